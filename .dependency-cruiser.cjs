@@ -1,0 +1,66 @@
+/** The direction of imports: web → core ← server, and in core each folder only from those above it. */
+const coreFolders = [
+  'units',
+  'statistics',
+  'air',
+  'aircraft',
+  'battery',
+  'flight',
+  'reserve',
+  'estimate',
+  'testFlights',
+  'swapPlan',
+  'records',
+];
+
+const downward = coreFolders.map((folder, i) => ({
+  name: `core-${folder}-looks-only-up`,
+  comment: 'A folder of core imports only folders above it; see docs/ARCHITECTURE.md.',
+  severity: 'error',
+  from: { path: `^core/src/${folder}/` },
+  to: { path: `^core/src/(${[...coreFolders.slice(i + 1), 'index'].join('|')})` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...downward,
+    {
+      name: 'core-knows-nobody',
+      comment: 'Core computes; it knows no server, no web, no Node and no package it does not need.',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^core/src/' },
+    },
+    {
+      name: 'web-and-server-are-strangers',
+      severity: 'error',
+      from: { path: '^(web|server)/src/' },
+      to: { path: '^(web|server)/src/', pathNot: '^$1/src/' },
+    },
+    {
+      name: 'only-repositories-know-rows',
+      comment: 'SQL stays in server/src/database.',
+      severity: 'error',
+      from: { path: '^server/src/', pathNot: '^server/src/database/' },
+      to: { path: 'node_modules/(drizzle-orm|@libsql)/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'no-orphans',
+      comment: 'A file that nobody imports is dead, or a door.',
+      severity: 'error',
+      from: { orphan: true, pathNot: ['\\.test\\.tsx?$', '/main\\.tsx?$', '\\.d\\.ts$'] },
+      to: {},
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.mjs', '.json', '.css'] },
+  },
+};

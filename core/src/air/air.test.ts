@@ -1,0 +1,74 @@
+import { atmosphereOver } from './conditions';
+import { airDensityKgm3 } from './density';
+import { pressureHeightM, standardPressurePa, stationPressurePa } from './pressure';
+import { windAtHeightMps } from './windAtHeight';
+import { airspeedForGroundspeedMps, groundspeedMps, windAlongTrack } from './windTriangle';
+
+test.each([
+  [500, 95_460.8],
+  [1000, 89_874.6],
+  [1524, 84_307.3],
+  [2000, 79_495.2],
+  [3000, 70_108.5],
+])('pressure at %d m is %d Pa (ISO 2533; US Standard Atmosphere 1976)', (heightM, pascal) => {
+  expect(standardPressurePa(heightM)).toBeCloseTo(pascal, 1);
+  expect(pressureHeightM(pascal)).toBeCloseTo(heightM, 1);
+});
+
+test.each([
+  [0, 1.225],
+  [1000, 1.1116],
+  [2000, 1.0065],
+  [3000, 0.9091],
+])('standard density at %d m is %d kg/m³ (ISO 2533, by the formula)', (heightM, density) => {
+  const temperatureC = 15 - 0.0065 * heightM;
+  expect(airDensityKgm3(standardPressurePa(heightM), temperatureC, 0)).toBeCloseTo(density, 4);
+});
+
+test('moist air: 1.199 kg/m³ at 101,325 Pa, 20 °C, 50 %; dry 1.2041 (CIPM-2007, from memory to 3 digits)', () => {
+  expect(airDensityKgm3(101_325, 20, 0.5)).toBeCloseTo(1.199, 3);
+  expect(airDensityKgm3(101_325, 20, 0)).toBeCloseTo(1.2041, 4);
+});
+
+test('a QNH shifts the pressure as an altimeter setting does (ICAO Doc 8896): standard QNH changes nothing', () => {
+  expect(stationPressurePa(620, 1013.25)).toBeCloseTo(standardPressurePa(620), 6);
+  expect(stationPressurePa(0, 990)).toBeCloseTo(99_000, 6);
+});
+
+test.each([
+  [0.03, 1.97],
+  [0.1, 2.37],
+  [0.25, 2.97],
+])('wind 2 m → 120 m over roughness %d m grows ×%d (log law; Wieringa 1992)', (roughnessM, factor) => {
+  expect(windAtHeightMps(1, 2, 120, roughnessM)).toBeCloseTo(factor, 2);
+});
+
+const farmland = { airTemperatureC: 15, elevationM: 0, roughnessM: 1 };
+
+test('wind read among the trees is refused, not scaled; calm needs no scaling', () => {
+  const read = (speedMps: number) =>
+    atmosphereOver({ ...farmland, wind: { speedMps, fromDeg: 0, readingHeightM: 2 } }, 2.5);
+  const windy = read(3);
+  expect(!windy.ok && windy.refusal.code).toBe('wind-reading-sheltered');
+  expect(!windy.ok && windy.refusal.numbers.leastReadingHeightM).toBe(5);
+  expect(read(0).ok).toBe(true);
+});
+
+describe('wind triangle', () => {
+  test('a 3-4-5 triangle: 5 m/s of airspeed across 4 m/s of wind leaves 3 m/s over ground (Pythagoras)', () => {
+    const { headwindMps, crosswindMps } = windAlongTrack(4, 270, 0);
+    expect(groundspeedMps(5, headwindMps, crosswindMps)).toBeCloseTo(3, 12);
+    expect(airspeedForGroundspeedMps(3, headwindMps, crosswindMps)).toBeCloseTo(5, 12);
+  });
+
+  test('track 030°, 100 kt, wind 060°/20: 82 kt over ground (dead-reckoning rule, by the sine law by hand)', () => {
+    // Drift angle asin(20·sin 30°/100) = 5.74°; groundspeed 100·cos 5.74° − 20·cos 30° = 82.18.
+    const { headwindMps, crosswindMps } = windAlongTrack(20, 60, 30);
+    expect(groundspeedMps(100, headwindMps, crosswindMps)).toBeCloseTo(82.18, 2);
+  });
+
+  test('what cannot be flown is negative by the drift, never NaN', () => {
+    expect(groundspeedMps(8, 9.2, 0)).toBeCloseTo(-1.2, 12);
+    expect(groundspeedMps(8, 0, 10)).toBeLessThan(0);
+  });
+});

@@ -1,0 +1,29 @@
+import type { Assumed } from '../units/assumed';
+
+/** How many standard deviations of the wind a reported gust lies above the mean. */
+export const gustPriors = {
+  gustPeakFactor: {
+    value: 2.5,
+    spread: 0.15,
+    kind: 'relative',
+    because:
+      'assumed: a three-second gust in ten minutes lies 2.2 to 3 deviations above the mean (from memory)',
+  },
+} as const satisfies Record<string, Assumed>;
+
+/**
+ * Standard deviation of the wind in m/s: (gust − mean) / peak factor where a gust was read; else from the
+ * turbulence intensity 1/ln(z/z0) of neutral air (Wieringa 1992). It hardly changes with height in the lowest 100 m.
+ */
+export function windDeviationMps(
+  reading: {
+    readonly meanMps: number;
+    readonly gustMps: number | null;
+    readonly heightM: number;
+    readonly roughnessM: number;
+  },
+  peakFactor: number,
+): number {
+  if (reading.gustMps !== null) return Math.max(0, reading.gustMps - reading.meanMps) / peakFactor;
+  return reading.meanMps / Math.log(reading.heightM / reading.roughnessM);
+}

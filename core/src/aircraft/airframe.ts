@@ -1,0 +1,84 @@
+import type { Assumed, ValuesOf } from '../units/assumed';
+import { gravityMps2 } from '../units/physics';
+import type { Aircraft } from './aircraft';
+
+/** What the power laws need to know of an aircraft, complete. SI. */
+export interface Airframe {
+  readonly massKg: number;
+  readonly discAreaM2: number;
+  readonly dragAreaM2: number;
+  readonly auxiliaryPowerW: number;
+  readonly profileShareOfHover: number;
+  readonly thrustCoefficient: number;
+}
+
+/** What the box cannot tell of an airframe, with how far off each guess may be. */
+export const airframePriors = {
+  discLoadingRatio: {
+    value: 1,
+    spread: 0.2,
+    kind: 'relative',
+    because:
+      'assumed: camera drones lie near 55 N/m², racing style near 135 N/m²; used only without a rotor diameter',
+  },
+  dragAreaRatio: {
+    value: 1,
+    spread: 0.25,
+    kind: 'relative',
+    because: 'assumed: 0.0105 m² at 249 g, growing with frontal area as mass^(2/3)',
+  },
+  auxiliaryPowerRatio: {
+    value: 1,
+    spread: 0.3,
+    kind: 'relative',
+    because: 'assumed: avionics, gimbal and link draw about 4 W + 6 W per 0.9 kg',
+  },
+  profileShareOfHover: {
+    value: 0.3,
+    spread: 0.05,
+    kind: 'absolute',
+    min: 0.1,
+    max: 0.5,
+    because: 'Leishman, Principles of Helicopter Aerodynamics, ch. 2: about 0.3 of hover rotor power',
+  },
+  thrustCoefficient: {
+    value: 0.012,
+    spread: 0.3,
+    kind: 'relative',
+    because: 'assumed: hovering small rotors; gives tip speeds near 60 m/s at 55 N/m²',
+  },
+} as const satisfies Record<string, Assumed>;
+
+export type AirframeCoefficients = ValuesOf<typeof airframePriors>;
+
+const usualDiscLoadingNpm2 = { camera: 55, racing: 135 } as const;
+
+/** Completes the spec sheet with what must be assumed. */
+export function airframeOf(aircraft: Aircraft, coefficients: AirframeCoefficients): Airframe {
+  return {
+    massKg: aircraft.takeoffMassKg,
+    discAreaM2: discAreaM2(aircraft, coefficients.discLoadingRatio),
+    dragAreaM2: (aircraft.dragAreaM2 ?? usualDragAreaM2(aircraft.takeoffMassKg)) * coefficients.dragAreaRatio,
+    auxiliaryPowerW:
+      (aircraft.auxiliaryPowerW ?? usualAuxiliaryPowerW(aircraft.takeoffMassKg)) *
+      coefficients.auxiliaryPowerRatio,
+    profileShareOfHover: coefficients.profileShareOfHover,
+    thrustCoefficient: coefficients.thrustCoefficient,
+  };
+}
+
+/** Disc area of all rotors in m², from their diameter or a typical disc loading of the kind. */
+export function discAreaM2(aircraft: Aircraft, discLoadingRatio: number): number {
+  if (aircraft.rotorDiameterM != null) {
+    return aircraft.rotorCount * Math.PI * (aircraft.rotorDiameterM / 2) ** 2;
+  }
+  return (aircraft.takeoffMassKg * gravityMps2) / (usualDiscLoadingNpm2[aircraft.kind] * discLoadingRatio);
+}
+
+export function usualDragAreaM2(massKg: number): number {
+  return 0.0105 * (massKg / 0.249) ** (2 / 3);
+}
+
+export function usualAuxiliaryPowerW(massKg: number): number {
+  return 4 + 6 * (massKg / 0.9);
+}

@@ -1,0 +1,26 @@
+import type { Quantity } from '../units/quantity';
+
+/** A pack as its label and its log say. Charges are fractions of the gauge 0–1, capacity in mAh at the label. */
+export interface Battery {
+  readonly ratedCapacityMah: number;
+  readonly nominalVoltageV: number;
+  readonly cellCount: number;
+  readonly fullCellVoltageV: number;
+  readonly cycles?: number | null;
+  /** Capacity left as a fraction of the label; assumed from the cycles when absent. */
+  readonly health?: number | null;
+  readonly startCharge: number;
+  /** The pack's own temperature at take-off; the air's when absent. */
+  readonly startTemperatureC?: number | null;
+}
+
+export const batteryRanges = {
+  ratedCapacityMah: { label: 'Rated capacity', unit: 'mAh', siPerUnit: 1, min: 100, max: 60_000, step: 10 },
+  nominalVoltageV: { label: 'Nominal voltage', unit: 'V', siPerUnit: 1, min: 3, max: 60, step: 0.1 },
+  cellCount: { label: 'Cells in series', unit: '', siPerUnit: 1, min: 1, max: 14, step: 1, whole: true },
+  fullCellVoltageV: { label: 'Full cell', unit: 'V', siPerUnit: 1, min: 4.1, max: 4.5, step: 0.05 },
+  cycles: { label: 'Cycles', unit: '', siPerUnit: 1, min: 0, max: 2000, step: 1, whole: true },
+  health: { label: 'Health', unit: '%', siPerUnit: 0.01, min: 0.4, max: 1.1, step: 1 },
+  startCharge: { label: 'Start charge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
+  startTemperatureC: { label: 'Pack temperature', unit: '°C', siPerUnit: 1, min: -30, max: 60, step: 1 },
+} as const satisfies Record<string, Quantity>;

@@ -1,0 +1,297 @@
+import fc from 'fast-check';
+import { misses } from '../../fixtures/measuredFlights';
+import { median } from '../statistics/median';
+import { estimate, estimateWithLedger } from './estimate';
+import { type EstimateRequest, ranges } from './request';
+
+/** The Jay of the example, on the fell. */
+const request: EstimateRequest = {
+  aircraft: {
+    kind: 'camera',
+    takeoffMassKg: 0.249,
+    rotorCount: 4,
+    rotorDiameterM: 0.12,
+    advertisedFlightTimeS: 1860,
+    advertisedSpeedMps: 5.5,
+  },
+  battery: {
+    ratedCapacityMah: 2350,
+    nominalVoltageV: 7.7,
+    cellCount: 2,
+    fullCellVoltageV: 4.4,
+    cycles: 12,
+    startCharge: 0.99,
+    startTemperatureC: 21,
+  },
+  conditions: {
+    airTemperatureC: 5,
+    elevationM: 620,
+    roughnessM: 0.03,
+    wind: { speedMps: 3, gustMps: 5, fromDeg: 240, readingHeightM: 2 },
+  },
+  flight: {
+    heightM: 60,
+    farthestM: 150,
+    bearingDeg: 60,
+    returnHeightM: 45,
+    mix: [
+      { style: 'hover', share: 0.5 },
+      { style: 'slow', share: 0.5 },
+    ],
+  },
+  policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
+};
+
+type Change = { readonly [Part in keyof EstimateRequest]?: Partial<EstimateRequest[Part]> };
+
+function changed(change: Change): EstimateRequest {
+  const parts = Object.entries(change).map(([part, values]) => [
+    part,
+    { ...request[part as keyof EstimateRequest], ...values },
+  ]);
+  return { ...request, ...Object.fromEntries(parts) };
+}
+
+/** Minutes to spend; nothing where it is refused. */
+function usableS(change: Change): number {
+  const result = estimate(changed(change));
+  return result.ok ? result.value.usableS.p50 : 0;
+}
+
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const slack = 0.5;
+
+describe('true monotonicities', () => {
+  test('more reserve never adds minutes (seed 1)', () => {
+    fc.assert(
+      fc.property(between(0.15, 0.7), between(0.15, 0.7), (a, b) => {
+        const of = (reserveCharge: number) => usableS({ policy: { reserveCharge } });
+        expect(of(Math.max(a, b))).toBeLessThanOrEqual(of(Math.min(a, b)) + slack);
+      }),
+      { seed: 1, numRuns: 30 },
+    );
+  });
+
+  test('less charge never adds minutes (seed 2)', () => {
+    fc.assert(
+      fc.property(between(0, 1), between(0, 1), (a, b) => {
+        const of = (startCharge: number) => usableS({ battery: { startCharge } });
+        expect(of(Math.min(a, b))).toBeLessThanOrEqual(of(Math.max(a, b)) + slack);
+      }),
+      { seed: 2, numRuns: 30 },
+    );
+  });
+
+  test('more wear never adds minutes (seed 3)', () => {
+    fc.assert(
+      fc.property(between(0.4, 1.1), between(0.4, 1.1), (a, b) => {
+        const of = (health: number) => usableS({ battery: { health } });
+        expect(of(Math.min(a, b))).toBeLessThanOrEqual(of(Math.max(a, b)) + slack);
+      }),
+      { seed: 3, numRuns: 30 },
+    );
+  });
+
+  test('farther out never adds minutes (seed 4)', () => {
+    fc.assert(
+      fc.property(between(25, 3000), between(25, 3000), (a, b) => {
+        const of = (farthestM: number) => usableS({ flight: { farthestM } });
+        expect(of(Math.max(a, b))).toBeLessThanOrEqual(of(Math.min(a, b)) + slack);
+      }),
+      { seed: 4, numRuns: 30 },
+    );
+  });
+});
+
+test('the ledger adds up to the second, for every policy and with another pack', () => {
+  for (const kind of ['touch-down-charge', 'half-out-half-home', 'forced-landing', 'empty'] as const) {
+    for (const advertisedCapacityMah of [null, 2000]) {
+      const result = estimateWithLedger(changed({ policy: { kind }, aircraft: { advertisedCapacityMah } }));
+      if (!result.ok) throw new Error(result.refusal.message);
+      const { ledger, usableS: usable } = result.value;
+      expect(1860 + ledger.reduce((sum, line) => sum + line.seconds, 0)).toBe(Math.round(usable.p50));
+      expect(ledger.some(({ cause }) => cause === 'other-pack')).toBe(advertisedCapacityMah !== null);
+    }
+  }
+});
+
+test('flown just as on the box, the box is what comes out', () => {
+  const asOnTheBox = changed({
+    battery: { startCharge: 1, cycles: 0, startTemperatureC: 25 },
+    conditions: { airTemperatureC: 25, elevationM: 0, qnhHpa: 1013.25, relativeHumidity: 0, wind: calm },
+    flight: {
+      heightM: 0,
+      farthestM: 0,
+      mix: [{ style: 'normal', share: 1, airspeedMps: 5.5, reversalsPerMin: 0 }],
+    },
+    policy: { kind: 'empty' },
+  });
+  const result = estimate(asOnTheBox);
+  expect(result.ok && result.value.usableS.p50).toBeCloseTo(1860, 0);
+});
+
+const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
+
+test('events come in order, and the charge ends below zero by what is hidden', () => {
+  const result = estimate(request);
+  if (!result.ok) throw new Error(result.refusal.message);
+  const { events, curve } = result.value;
+  const times = events.map(({ timeS }) => timeS);
+  expect(times).toEqual([...times].sort((a, b) => a - b));
+  expect(events.map(({ kind }) => kind)).toEqual(
+    expect.arrayContaining(['take-off', 'turn-back', 'touch-down', 'forced-landing', 'empty', 'motors-out']),
+  );
+  const last = curve[curve.length - 1]?.charge ?? 1;
+  expect(last).toBeLessThan(0);
+  expect(last).toBeGreaterThanOrEqual(-0.05 / 0.95 - 1e-9);
+});
+
+test('steady slow cruise outlasts a hover on the same pack and day, fast flying about halves it (common practice)', () => {
+  const held = (style: 'normal' | 'fast', airspeedMps: number) =>
+    usableS({
+      conditions: { wind: calm },
+      flight: { farthestM: 0, mix: [{ style, share: 1, airspeedMps, reversalsPerMin: 0 }] },
+    });
+  const hover = usableS({
+    conditions: { wind: calm },
+    flight: { farthestM: 0, mix: [{ style: 'hover', share: 1 }] },
+  });
+  expect(held('normal', 5.5)).toBeGreaterThan(hover * 1.03);
+  expect(held('fast', 16) / held('normal', 5.5)).toBeGreaterThan(0.35);
+  expect(held('fast', 16) / held('normal', 5.5)).toBeLessThan(0.65);
+});
+
+test('a cold-soaked pack gives less than one kept warm', () => {
+  const cold = { conditions: { airTemperatureC: -10 } };
+  expect(usableS({ ...cold, battery: { startTemperatureC: -10 } })).toBeLessThan(
+    usableS({ ...cold, battery: { startTemperatureC: 20 } }),
+  );
+});
+
+describe('what cannot be flown is said, with its numbers', () => {
+  const refusal = (change: Change) => {
+    const result = estimate(changed(change));
+    if (result.ok) throw new Error('This should have been refused.');
+    return result.refusal;
+  };
+
+  test('home out of reach against the wind: drifts back', () => {
+    const wind = { speedMps: 10, gustMps: 10, fromDeg: 240, readingHeightM: 60 };
+    const mix = [{ style: 'fast' as const, share: 1 }];
+    const { code, numbers } = refusal({ conditions: { wind }, flight: { mix } });
+    expect(code).toBe('home-unreachable');
+    expect(numbers.driftMps).toBeCloseTo(2, 1);
+  });
+
+  test('more wind than the mode', () => {
+    const wind = { speedMps: 12, fromDeg: 60, readingHeightM: 60 };
+    expect(refusal({ conditions: { wind } }).code).toBe('wind-beyond-mode');
+  });
+
+  test('nothing to spend', () => {
+    expect(refusal({ battery: { startCharge: 0.26 } }).code).toBe('charge-too-low');
+  });
+
+  test('a mix that is not whole', () => {
+    expect(refusal({ flight: { mix: [{ style: 'hover', share: 0.5 }] } }).message).toContain(
+      '100 %, not 50 %',
+    );
+  });
+});
+
+describe('anything within the ranges gives finite ordered times or a reasoned refusal', () => {
+  const of = (quantity: { min: number; max: number }) => between(quantity.min, quantity.max);
+  const { aircraft, battery, conditions, wind, flight, policy } = ranges;
+  const anyAircraft = fc.record({
+    kind: fc.constantFrom('camera' as const, 'racing' as const),
+    takeoffMassKg: of(aircraft.takeoffMassKg),
+    rotorCount: fc.constantFrom(4, 6, 8),
+    rotorDiameterM: fc.option(of(aircraft.rotorDiameterM)),
+    advertisedFlightTimeS: of(aircraft.advertisedFlightTimeS),
+    advertisedSpeedMps: of(aircraft.advertisedSpeedMps),
+    advertisedHoverTimeS: fc.option(of(aircraft.advertisedHoverTimeS)),
+    hiddenCharge: fc.option(of(aircraft.hiddenCharge)),
+  });
+  const anyBattery = fc.record({
+    ratedCapacityMah: of(battery.ratedCapacityMah),
+    nominalVoltageV: of(battery.nominalVoltageV),
+    cellCount: fc.integer(battery.cellCount),
+    fullCellVoltageV: of(battery.fullCellVoltageV),
+    cycles: fc.integer(battery.cycles),
+    startCharge: of(battery.startCharge),
+    startTemperatureC: of(battery.startTemperatureC),
+  });
+  const anyDay = (strongestMps: number) =>
+    fc.record({
+      airTemperatureC: of(conditions.airTemperatureC),
+      elevationM: of(conditions.elevationM),
+      relativeHumidity: of(conditions.relativeHumidity),
+      roughnessM: between(0.0002, 0.4),
+      wind: fc.record({
+        speedMps: between(0, strongestMps),
+        gustMps: fc.option(of(wind.gustMps)),
+        fromDeg: of(wind.fromDeg),
+        readingHeightM: between(2, 20),
+      }),
+    });
+  const anyFlight = fc.record({
+    heightM: of(flight.heightM),
+    farthestM: of(flight.farthestM),
+    bearingDeg: of(flight.bearingDeg),
+    mix: fc
+      .constantFrom('hover', 'slow', 'normal', 'fast', 'manual')
+      .map((style) => [{ style, share: 1 } as const]),
+  });
+  const anyPolicy = fc.record({
+    kind: fc.constantFrom('touch-down-charge', 'half-out-half-home', 'empty'),
+    reserveCharge: of(policy.reserveCharge),
+  });
+
+  /** Whether there was an answer; throws if it, or the refusal, is not fit to be shown. */
+  function isSound(any: EstimateRequest): boolean {
+    const result = estimate(any);
+    if (!result.ok) {
+      expect(result.refusal.message).toMatch(/^(?!.*(NaN|undefined|Infinity)).{20,}$/s);
+      return false;
+    }
+    const { usableS: usable, touchdownS, curve, power } = result.value;
+    expect(usable.p50).toBeGreaterThanOrEqual(0);
+    expect(touchdownS.p50).toBeGreaterThanOrEqual(usable.p50);
+    expect(power.meanW).toBeGreaterThan(0);
+    expect(curve.every((point) => Object.values(point).every(Number.isFinite))).toBe(true);
+    return true;
+  }
+
+  test('whatever the aircraft (seed 5)', () => {
+    const anything = fc.record({
+      aircraft: anyAircraft,
+      battery: anyBattery,
+      conditions: anyDay(wind.speedMps.max),
+      flight: anyFlight,
+      policy: anyPolicy,
+    });
+    fc.assert(
+      fc.property(anything, (any) => void isSound(any as EstimateRequest)),
+      { seed: 5, numRuns: 150 },
+    );
+  });
+
+  test('whatever the day and the flight of a sound aircraft, and most of these are answered (seed 8)', () => {
+    const days = fc.record({ conditions: anyDay(5), flight: anyFlight, policy: anyPolicy });
+    let answered = 0;
+    fc.assert(
+      fc.property(days, (day) => {
+        const any = { ...request, ...day, flight: { ...day.flight, farthestM: day.flight.farthestM / 20 } };
+        if (isSound(any as EstimateRequest)) answered++;
+      }),
+      { seed: 8, numRuns: 100 },
+    );
+    expect(answered).toBeGreaterThan(50);
+  });
+});
+
+test('measured flights from box values alone: median miss at most 12 % (timed flights, common practice)', () => {
+  const sizes = misses().map(({ missFraction }) => Math.abs(missFraction));
+  expect(sizes.length).toBeGreaterThan(10);
+  expect(median(sizes)).toBeLessThanOrEqual(0.12);
+});

@@ -1,0 +1,96 @@
+import { gaugeOf } from '../battery/gauge';
+import { healthOf } from '../battery/wear';
+import { gustyPowerW } from '../flight/powertrain';
+import { type Outcome, refuse, success } from '../units/outcome';
+import { type Caution, cautions } from './cautions';
+import { type FlightEvent, flightEvents } from './events';
+import { type LedgerLine, ledger } from './ledger';
+import { type Reckoning, reckon } from './reckon';
+import { type Coefficients, type EstimateRequest, mixProblem, usualCoefficients } from './request';
+
+export interface CurvePoint {
+  readonly timeS: number;
+  /** The gauge, 0–1; below zero by what is hidden. */
+  readonly charge: number;
+  readonly cellVoltageV: number;
+  readonly packTemperatureC: number;
+  readonly powerW: number;
+}
+
+/** The answer for one battery, without the ledger: what a row of the Minutes view needs. */
+export interface Estimate {
+  readonly usableS: { readonly p50: number };
+  readonly touchdownS: { readonly p50: number };
+  readonly events: readonly FlightEvent[];
+  readonly curve: readonly CurvePoint[];
+  readonly power: { readonly hoverW: number; readonly meanW: number };
+  readonly air: {
+    readonly densityKgm3: number;
+    readonly windAtHeightMps: number;
+    readonly gustAtHeightMps: number;
+  };
+  readonly health: number;
+  readonly cautions: readonly Caution[];
+  readonly basis: { readonly source: 'box'; readonly flights: 0 };
+}
+
+export interface EstimateWithLedger extends Estimate {
+  readonly ledger: readonly LedgerLine[];
+}
+
+/** Estimates one battery for one flight. What cannot be flown comes back as a refusal with its reason. */
+export function estimate(
+  request: EstimateRequest,
+  coefficients: Coefficients = usualCoefficients,
+): Outcome<Estimate> {
+  const reckoned = reckonChecked(request, coefficients);
+  return reckoned.ok ? success(answer(request, reckoned.value, coefficients)) : reckoned;
+}
+
+/** The same with the ledger from the box to the minutes to spend, which costs some hundred more flights. */
+export function estimateWithLedger(
+  request: EstimateRequest,
+  coefficients: Coefficients = usualCoefficients,
+): Outcome<EstimateWithLedger> {
+  const reckoned = reckonChecked(request, coefficients);
+  if (!reckoned.ok) return reckoned;
+  return success({
+    ...answer(request, reckoned.value, coefficients),
+    ledger: ledger(request, reckoned.value, coefficients),
+  });
+}
+
+function reckonChecked(request: EstimateRequest, coefficients: Coefficients): Outcome<Reckoning> {
+  const problem = mixProblem(request.flight.mix);
+  return problem ? refuse('mix-not-whole', problem) : reckon(request, coefficients);
+}
+
+function answer(request: EstimateRequest, reckoning: Reckoning, coefficients: Coefficients): Estimate {
+  const { powertrain, atmosphere, meanPowerW, end } = reckoning;
+  const air = atmosphere(request.flight.heightM);
+  const health = healthOf(request.battery, coefficients.wearPerCycle);
+  return {
+    usableS: { p50: end.turnBack.timeS },
+    touchdownS: { p50: end.touchdown.timeS },
+    events: flightEvents(request, reckoning),
+    curve: gaugeCurve(reckoning),
+    power: {
+      hoverW: gustyPowerW(powertrain, air, { airspeedMps: air.windMps }),
+      meanW: meanPowerW,
+    },
+    air: { densityKgm3: air.densityKgm3, windAtHeightMps: air.windMps, gustAtHeightMps: air.gustMps },
+    health,
+    cautions: cautions(request, reckoning, health),
+    basis: { source: 'box', flights: 0 },
+  };
+}
+
+function gaugeCurve({ curve, pack, meanPowerW }: Reckoning): CurvePoint[] {
+  return curve.map((point) => ({
+    timeS: point.timeS,
+    charge: gaugeOf(point.charge, pack.hidden),
+    cellVoltageV: point.cellVoltageV,
+    packTemperatureC: point.temperatureC,
+    powerW: meanPowerW,
+  }));
+}

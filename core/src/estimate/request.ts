@@ -1,0 +1,61 @@
+import { type Conditions, conditionsRanges, windRanges } from '../air/conditions';
+import { gustPriors } from '../air/gust';
+import { type Aircraft, aircraftRanges } from '../aircraft/aircraft';
+import { airframePriors } from '../aircraft/airframe';
+import { type Battery, batteryRanges } from '../battery/battery';
+import { packPriors } from '../battery/pack';
+import { type StyleShare, styleShareRanges } from '../flight/styles';
+import { type Policy, policyRanges } from '../reserve/policy';
+import { positionRanges } from '../reserve/returnHome';
+import { nominal, type ValuesOf } from '../units/assumed';
+import type { Quantity } from '../units/quantity';
+
+/** How a flight will be flown: where, and in what mix of styles. */
+export interface FlightPlan {
+  readonly heightM: number;
+  readonly farthestM: number;
+  readonly bearingDeg: number;
+  readonly returnHeightM?: number | null;
+  readonly recordingLoadW?: number | null;
+  readonly mix: readonly StyleShare[];
+}
+
+/** Everything an estimate depends on; see docs/METHOD.md. */
+export interface EstimateRequest {
+  readonly aircraft: Aircraft;
+  readonly battery: Battery;
+  readonly conditions: Conditions;
+  readonly flight: FlightPlan;
+  readonly policy: Policy;
+}
+
+export const flightRanges = {
+  heightM: { ...positionRanges.heightM, label: 'Working height' },
+  farthestM: { ...positionRanges.distanceM, label: 'Farthest out' },
+  bearingDeg: positionRanges.bearingDeg,
+  returnHeightM: positionRanges.returnHeightM,
+  recordingLoadW: { label: 'Recording load', unit: 'W', siPerUnit: 1, min: 0, max: 50, step: 0.5 },
+} as const satisfies Record<string, Quantity>;
+
+/** All ranges, by the part of the request they belong to. */
+export const ranges = {
+  aircraft: aircraftRanges,
+  battery: batteryRanges,
+  conditions: conditionsRanges,
+  wind: windRanges,
+  flight: flightRanges,
+  styleShare: styleShareRanges,
+  policy: policyRanges,
+} as const;
+
+/** Every assumed constant of the model with its spread, gathered from beside the laws. */
+export const priors = { ...gustPriors, ...airframePriors, ...packPriors } as const;
+export type Coefficients = ValuesOf<typeof priors>;
+export const usualCoefficients: Coefficients = nominal(priors);
+
+/** Shares must fill the flight: what is missing from 100 %, or null when they do. */
+export function mixProblem(mix: readonly StyleShare[]): string | null {
+  const sum = mix.reduce((total, part) => total + part.share, 0);
+  if (Math.abs(sum - 1) <= 0.001) return null;
+  return `The shares of the mix must make 100 %, not ${Number((sum * 100).toFixed(1))} %.`;
+}

@@ -1,0 +1,64 @@
+import type { AirAtHeight } from '../air/conditions';
+import type { Airframe } from '../aircraft/airframe';
+import { type Airflow, rotorPowerW } from '../aircraft/rotorPower';
+import { reversalPowerW, turnLoadFactor } from '../aircraft/turn';
+import { normalMean } from '../statistics/gaussHermite';
+import type { FlownStyle } from './styles';
+
+/** An airframe whose losses are known: electrical power is auxiliary plus scale × ideal rotor power. */
+export interface Powertrain {
+  readonly airframe: Airframe;
+  /** Electrical over ideal rotor power, solved from the box. */
+  readonly scale: number;
+}
+
+export function electricalPowerW(powertrain: Powertrain, flow: Airflow, recordingLoadW = 0): number {
+  return (
+    powertrain.airframe.auxiliaryPowerW +
+    recordingLoadW +
+    powertrain.scale * rotorPowerW(powertrain.airframe, flow)
+  );
+}
+
+/**
+ * Mean power in gusty air: the airspeed is spread by the wind's deviation, five-node Gauss–Hermite. The curve is convex
+ * away from its minimum, so gusts cost.
+ */
+export function gustyPowerW(
+  powertrain: Powertrain,
+  air: AirAtHeight,
+  flow: { readonly airspeedMps: number; readonly climbMps?: number; readonly loadFactor?: number },
+  recordingLoadW = 0,
+): number {
+  const powerAt = (airspeedMps: number) =>
+    electricalPowerW(
+      powertrain,
+      {
+        airspeedMps: Math.abs(airspeedMps),
+        climbMps: flow.climbMps ?? 0,
+        densityKgm3: air.densityKgm3,
+        loadFactor: flow.loadFactor ?? 1,
+      },
+      recordingLoadW,
+    );
+  return normalMean(powerAt, flow.airspeedMps, air.windDeviationMps);
+}
+
+/** Mean electrical power of a style in W: over its airspeeds, gusts, circle and reversals. */
+export function stylePowerW(
+  powertrain: Powertrain,
+  air: AirAtHeight,
+  style: FlownStyle,
+  recordingLoadW: number,
+): number {
+  const powers = style.airspeedsMps.map((airspeedMps) =>
+    gustyPowerW(
+      powertrain,
+      air,
+      { airspeedMps, loadFactor: turnLoadFactor(airspeedMps, style.circleRadiusM) },
+      recordingLoadW,
+    ),
+  );
+  const mean = powers.reduce((a, b) => a + b, 0) / powers.length;
+  return mean + reversalPowerW(powertrain.airframe.massKg, style.reversalSpeedMps, style.reversalsPerMin);
+}

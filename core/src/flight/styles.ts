@@ -1,0 +1,87 @@
+import type { AirAtHeight } from '../air/conditions';
+import { type Aircraft, maxAirspeedMps, type Style } from '../aircraft/aircraft';
+import { type Outcome, refuse, success } from '../units/outcome';
+import type { Quantity } from '../units/quantity';
+
+/** One part of how a flight is flown. Shares of a mix sum to 1. */
+export interface StyleShare {
+  readonly style: Style;
+  readonly share: number;
+  /** Airspeed held, m/s. When absent the style's usual speed over ground is held, whatever the wind. */
+  readonly airspeedMps?: number | null;
+  readonly reversalsPerMin?: number | null;
+  readonly circleRadiusM?: number | null;
+}
+
+export const styleShareRanges = {
+  share: { label: 'Share', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 5 },
+  airspeedMps: { label: 'Airspeed', unit: 'm/s', siPerUnit: 1, min: 0, max: 60, step: 0.5 },
+  reversalsPerMin: { label: 'Reversals a minute', unit: '', siPerUnit: 1, min: 0, max: 60, step: 1 },
+  circleRadiusM: { label: 'Circle radius', unit: 'm', siPerUnit: 1, min: 2, max: 1000, step: 1 },
+} as const satisfies Record<string, Quantity>;
+
+/**
+ * How a style is usually flown where the pilot does not say: speed over ground and reversals a minute.
+ * Assumed, from how camera work is described (common practice); the speed never exceeds 0.9 of the mode's top speed.
+ */
+const usual: Readonly<Record<Style, { readonly groundMps: number; readonly reversalsPerMin: number }>> = {
+  hover: { groundMps: 0, reversalsPerMin: 0 },
+  slow: { groundMps: 2.5, reversalsPerMin: 1 },
+  normal: { groundMps: 6, reversalsPerMin: 2 },
+  fast: { groundMps: 13, reversalsPerMin: 2 },
+  manual: { groundMps: 14, reversalsPerMin: 8 },
+};
+
+/** A style made definite for one aircraft: equally long stretches at these airspeeds. */
+export interface FlownStyle {
+  readonly airspeedsMps: readonly number[];
+  readonly reversalSpeedMps: number;
+  readonly reversalsPerMin: number;
+  readonly circleRadiusM: number | null;
+}
+
+/**
+ * A given airspeed is held as it is. Else the speed over ground is held, upwind, downwind and across in turn, with the
+ * airspeed that takes, up to the mode's top. Wind that the mode cannot stand against is a refusal.
+ */
+export function flownStyle(aircraft: Aircraft, share: StyleShare, air: AirAtHeight): Outcome<FlownStyle> {
+  const topMps = maxAirspeedMps(aircraft, share.style);
+  const reversalsPerMin = share.reversalsPerMin ?? usual[share.style].reversalsPerMin;
+  const circleRadiusM = share.circleRadiusM ?? null;
+  if (share.airspeedMps != null) {
+    if (share.airspeedMps > topMps) return beyondMode(share.style, share.airspeedMps, topMps);
+    const airspeedsMps = [share.airspeedMps];
+    return success({ airspeedsMps, reversalSpeedMps: share.airspeedMps, reversalsPerMin, circleRadiusM });
+  }
+  if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
+  const groundMps = Math.min(usual[share.style].groundMps, 0.9 * topMps);
+  return success({
+    airspeedsMps: airspeedsForGround(groundMps, air.windMps, topMps),
+    reversalSpeedMps: groundMps,
+    reversalsPerMin,
+    circleRadiusM,
+  });
+}
+
+function airspeedsForGround(groundMps: number, windMps: number, topMps: number): number[] {
+  const across = Math.hypot(groundMps, windMps);
+  const speeds = [groundMps + windMps, Math.abs(groundMps - windMps), across, across];
+  return speeds.map((speed) => Math.min(speed, topMps));
+}
+
+function beyondMode(style: Style, airspeedMps: number, topMps: number) {
+  return refuse(
+    'beyond-mode-airspeed',
+    `${airspeedMps} m/s is more than ${style} mode flies (${topMps} m/s).`,
+    { airspeedMps, maxAirspeedMps: topMps },
+  );
+}
+
+function windBeyondMode(style: Style, windMps: number, topMps: number) {
+  const driftMps = windMps - topMps;
+  return refuse(
+    'wind-beyond-mode',
+    `${windMps.toFixed(1)} m/s of wind is more than ${style} flying stands against (${topMps} m/s): it drifts back at ${driftMps.toFixed(1)} m/s.`,
+    { windMps, maxAirspeedMps: topMps, driftMps },
+  );
+}

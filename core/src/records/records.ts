@@ -1,0 +1,84 @@
+import type { Conditions } from '../air/conditions';
+import type { Aircraft } from '../aircraft/aircraft';
+import type { Battery } from '../battery/battery';
+import type { EstimateWithLedger } from '../estimate/estimate';
+import type { EstimateRequest, FlightPlan } from '../estimate/request';
+import type { Policy } from '../reserve/policy';
+import type { Shot } from '../swapPlan/shot';
+import type { TestFlight } from '../testFlights/testFlight';
+
+/** What every kept record carries besides its content. Times are ISO 8601. */
+export interface Kept {
+  readonly id: string;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+  /** Grows by one with each write; a write that names an older one is refused. */
+  readonly version: number;
+}
+
+/** An aircraft with how it is usually flown. */
+export interface AircraftContent {
+  readonly name: string;
+  readonly spec: Aircraft;
+  readonly flight: FlightPlan;
+  readonly policy: Policy;
+}
+
+export interface BatteryContent {
+  readonly aircraftId: string;
+  readonly label: string;
+  readonly pack: Battery;
+}
+
+/** The weather at a place and hour, as set in the ribbon. */
+export interface ConditionsContent {
+  readonly place: string;
+  readonly at: string;
+  readonly weather: Conditions;
+}
+
+/** The estimate made when the test was recorded, kept as it was. */
+export interface FrozenEstimate {
+  readonly request: EstimateRequest;
+  readonly answer: EstimateWithLedger | null;
+  /** Why there was none. */
+  readonly refusal: string | null;
+}
+
+export interface TestFlightContent {
+  readonly aircraftId: string;
+  readonly batteryId: string;
+  readonly flownAt: string;
+  readonly test: TestFlight;
+  readonly weather: Conditions;
+  readonly note?: string | null;
+  /** Why this flight does not count; null when it does. */
+  readonly excludedReason?: string | null;
+}
+
+export interface ShootContent {
+  readonly name: string;
+  readonly aircraftId: string;
+  /** In the order of use. */
+  readonly batteryIds: readonly string[];
+  readonly startsAt: string;
+  readonly swapTimeS: number;
+  readonly policy: Policy;
+  readonly shots: readonly Shot[];
+}
+
+export type AircraftRecord = Kept & AircraftContent;
+export type BatteryRecord = Kept & BatteryContent;
+export type ConditionsRecord = Kept & ConditionsContent;
+export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: FrozenEstimate };
+export type ShootRecord = Kept & ShootContent;
+
+export const nameLength = { min: 1, max: 60 } as const;
+
+/** What is wrong with a name, or null. */
+export function nameProblem(label: string, name: string): string | null {
+  const length = name.trim().length;
+  if (length < nameLength.min) return `${label} is empty.`;
+  if (length > nameLength.max) return `${label} is longer than ${nameLength.max} characters.`;
+  return null;
+}

@@ -1,0 +1,34 @@
+import type { Quantity } from '../units/quantity';
+
+export const policyKinds = ['touch-down-charge', 'half-out-half-home', 'forced-landing', 'empty'] as const;
+export type PolicyKind = (typeof policyKinds)[number];
+
+/** How much is held back: the schools pilots follow. Charges are gauge fractions 0–1. */
+export interface Policy {
+  readonly kind: PolicyKind;
+  /** Charge to touch down with, for the first two kinds. */
+  readonly reserveCharge?: number | null;
+  /** Share of flights that must land with the reserve intact. */
+  readonly confidence?: number | null;
+}
+
+export const policyRanges = {
+  reserveCharge: { label: 'Charge at touch-down', unit: '%', siPerUnit: 0.01, min: 0.15, max: 0.7, step: 5 },
+  confidence: { label: 'Confidence', unit: '%', siPerUnit: 0.01, min: 0.5, max: 0.99, step: 5 },
+} as const satisfies Record<string, Quantity>;
+
+/** 25 %: wind, or a site new to you. The middle school, and the safer guess where nothing is known. */
+export const usualReserveCharge = 0.25;
+export const usualConfidence = 0.9;
+
+/** Flying on until the aircraft lands itself, or falls, may define the end of a test; a plan refuses it. */
+export function isTestOnly(policy: Policy): boolean {
+  return policy.kind === 'forced-landing' || policy.kind === 'empty';
+}
+
+/** The gauge a flight under this policy must still show when it touches down. */
+export function chargeAtTouchdown(policy: Policy, forcedLandingCharge: number): number {
+  if (policy.kind === 'empty') return 0;
+  if (policy.kind === 'forced-landing') return forcedLandingCharge;
+  return policy.reserveCharge ?? usualReserveCharge;
+}

@@ -1,0 +1,63 @@
+import fc from 'fast-check';
+import { type Atmosphere, stillAir } from '../air/conditions';
+import type { Aircraft } from '../aircraft/aircraft';
+import { usualCoefficients } from '../estimate/request';
+import { solveBox } from '../flight/box';
+import { returnLegs } from './returnHome';
+
+const aircraft: Aircraft = {
+  kind: 'camera',
+  takeoffMassKg: 0.249,
+  rotorCount: 4,
+  rotorDiameterM: 0.12,
+  advertisedFlightTimeS: 1860,
+  advertisedSpeedMps: 5.5,
+};
+const pack = {
+  ratedCapacityMah: 2350,
+  nominalVoltageV: 7.7,
+  cellCount: 2,
+  fullCellVoltageV: 4.4,
+  startCharge: 1,
+};
+const box = solveBox(aircraft, pack, usualCoefficients);
+if (!box.ok) throw new Error(box.refusal.message);
+const { powertrain } = box.value;
+
+const windy =
+  (windMps: number, windFromDeg: number): Atmosphere =>
+  () => ({ densityKgm3: 1.2, temperatureC: 10, windMps, windFromDeg, windDeviationMps: 0, gustMps: windMps });
+
+const home = (distanceM: number, heightM: number, air: Atmosphere, returnHeightM = 40) => {
+  const legs = returnLegs(aircraft, powertrain, air, { distanceM, bearingDeg: 60, heightM }, returnHeightM);
+  return legs.ok ? legs.value : legs.refusal;
+};
+const seconds = (legs: ReturnType<typeof home>) =>
+  Array.isArray(legs) ? legs.reduce((sum, leg) => sum + leg.durationS, 0) : Number.POSITIVE_INFINITY;
+
+test('still air by hand: rise 20 m at 4 m/s, 400 m at 8 m/s, down 40 m at 3 m/s, 20 s to land', () => {
+  expect(seconds(home(400, 20, stillAir(10, 1.2)))).toBeCloseTo(20 / 4 + 400 / 8 + 40 / 3 + 20, 9);
+});
+
+test('above the return height it stays up; very near it lands where it is, a little farther it rises low', () => {
+  const air = stillAir(10, 1.2);
+  expect(seconds(home(400, 90, air))).toBeCloseTo(400 / 8 + 90 / 3 + 20, 9);
+  expect(seconds(home(4, 2, air))).toBeCloseTo(2 / 3 + 20, 9);
+  expect(seconds(home(15, 2, air))).toBeCloseTo(8 / 4 + 15 / 8 + 10 / 3 + 20, 9);
+});
+
+test('8 m/s against a 9–10 m/s headwind never comes home (common practice), and says how fast it drifts', () => {
+  const refusal = home(300, 60, windy(9.5, 240));
+  expect(refusal).toMatchObject({ code: 'home-unreachable', numbers: { driftMps: expect.closeTo(1.5, 9) } });
+});
+
+test('more headwind never shortens the way home (seed 6)', () => {
+  const wind = fc.double({ min: 0, max: 12, noNaN: true });
+  fc.assert(
+    fc.property(wind, wind, fc.double({ min: 30, max: 2000, noNaN: true }), (a, b, distanceM) => {
+      const of = (windMps: number) => seconds(home(distanceM, 60, windy(windMps, 240)));
+      expect(of(Math.max(a, b))).toBeGreaterThanOrEqual(of(Math.min(a, b)) - 1e-9);
+    }),
+    { seed: 6 },
+  );
+});

@@ -1,0 +1,102 @@
+import type { Atmosphere } from '../air/conditions';
+import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
+import { type Aircraft, spec } from '../aircraft/aircraft';
+import type { PowerLeg } from '../flight/drain';
+import { gustyPowerW, type Powertrain } from '../flight/powertrain';
+import { type Outcome, refuse, success } from '../units/outcome';
+import type { Quantity } from '../units/quantity';
+
+/** Where the aircraft is, seen from home: bearing in degrees true, height above take-off. */
+export interface Position {
+  readonly distanceM: number;
+  readonly bearingDeg: number;
+  readonly heightM: number;
+}
+
+export const positionRanges = {
+  distanceM: { label: 'Distance out', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 },
+  bearingDeg: { label: 'Bearing', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10 },
+  heightM: { label: 'Height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 5 },
+  returnHeightM: { label: 'Return height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 5 },
+} as const satisfies Record<string, Quantity>;
+
+/** Assumed where the pilot does not say; above most trees and houses. */
+export const usualReturnHeightM = 30;
+
+/** Hovering over the spot, aligning and setting down: assumed 20 s. */
+const landingAllowanceS = 20;
+
+export interface ReturnLeg extends PowerLeg {
+  readonly kind: 'rise' | 'cruise' | 'descend' | 'land';
+  readonly heightM: number;
+  readonly groundMps: number;
+}
+
+/**
+ * The way home as legs: rise to the return height if below it, cruise, descend, land, each with the wind at its height.
+ * Very near it lands where it is; a little farther it rises only to the low height (spec-sheet radii). Refused, with the
+ * drift, when the wind along the track leaves no way over ground.
+ */
+export function returnLegs(
+  aircraft: Aircraft,
+  powertrain: Powertrain,
+  atmosphere: Atmosphere,
+  from: Position,
+  returnHeightM: number,
+): Outcome<readonly ReturnLeg[]> {
+  const cruiseHeightM = heightOfReturn(aircraft, from, returnHeightM);
+  const standing = (
+    kind: ReturnLeg['kind'],
+    durationS: number,
+    heightM: number,
+    climbMps: number,
+  ): ReturnLeg => {
+    const air = atmosphere(heightM);
+    const powerW = gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
+    return { kind, durationS, powerW, heightM, groundMps: 0 };
+  };
+  const cruise = cruiseLeg(aircraft, powertrain, atmosphere, from, cruiseHeightM);
+  if (!cruise.ok) return cruise;
+  const climbMps = spec(aircraft, 'climbSpeedMps');
+  const riseM = cruiseHeightM - from.heightM;
+  const legs = [
+    standing('rise', riseM / climbMps, (cruiseHeightM + from.heightM) / 2, climbMps),
+    cruise.value,
+    standing('descend', cruiseHeightM / spec(aircraft, 'descentSpeedMps'), cruiseHeightM / 2, 0),
+    standing('land', landingAllowanceS, 0, 0),
+  ];
+  return success(legs.filter((leg) => leg.durationS > 0));
+}
+
+/** Aircraft do not come down to the return height: above it they stay. */
+function heightOfReturn(aircraft: Aircraft, from: Position, returnHeightM: number): number {
+  if (from.distanceM <= spec(aircraft, 'landInPlaceRadiusM')) return from.heightM;
+  const near = from.distanceM <= spec(aircraft, 'lowReturnRadiusM');
+  return Math.max(from.heightM, near ? spec(aircraft, 'lowReturnHeightM') : returnHeightM);
+}
+
+function cruiseLeg(
+  aircraft: Aircraft,
+  powertrain: Powertrain,
+  atmosphere: Atmosphere,
+  from: Position,
+  heightM: number,
+): Outcome<ReturnLeg> {
+  const air = atmosphere(heightM);
+  const airspeedMps = spec(aircraft, 'returnSpeedMps');
+  const landsInPlace = from.distanceM <= spec(aircraft, 'landInPlaceRadiusM');
+  const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, from.bearingDeg + 180);
+  const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
+  if (!landsInPlace && !(groundMps > 0)) return notHome(airspeedMps, air.windMps, heightM, -groundMps);
+  const powerW = gustyPowerW(powertrain, air, { airspeedMps });
+  const durationS = landsInPlace ? 0 : from.distanceM / groundMps;
+  return success({ kind: 'cruise', durationS, powerW, heightM, groundMps });
+}
+
+function notHome(airspeedMps: number, windMps: number, heightM: number, driftMps: number) {
+  return refuse(
+    'home-unreachable',
+    `It does not come home: ${airspeedMps} m/s of return speed against ${windMps.toFixed(1)} m/s of wind at ${heightM} m drifts back at ${driftMps.toFixed(1)} m/s. Fly lower, nearer, or downwind of home less far.`,
+    { returnSpeedMps: airspeedMps, windMps, heightM, driftMps },
+  );
+}

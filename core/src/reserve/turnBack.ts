@@ -1,0 +1,87 @@
+import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import type { Pack, PackState } from '../battery/pack';
+import { type DrainCurve, flyLegs, momentAtCharge, type PowerLeg } from '../flight/drain';
+import { solveBetween } from '../statistics/solve';
+import { minutesAndSeconds } from '../units/clock';
+import { type Outcome, refuse, success } from '../units/outcome';
+import { chargeAtTouchdown, isTestOnly, type Policy } from './policy';
+
+/** The end of the useful flight and of the whole one. */
+export interface FlightEnd {
+  readonly turnBack: PackState;
+  readonly touchdown: PackState;
+}
+
+/** What decides where a flight must end, beside the drain itself. */
+export interface EndRule {
+  readonly policy: Policy;
+  readonly forcedLandingCharge: number;
+  /** Cell charge at take-off, where the drain may begin later: half out, half home counts from there. */
+  readonly takeoffCharge: number;
+}
+
+/**
+ * The latest moment of a drain at which the way home may begin so that it touches down as the policy asks.
+ * Refused when even turning back where the drain begins would be too late.
+ */
+export function flightEnd(
+  pack: Pack,
+  curve: DrainCurve,
+  wayHome: readonly PowerLeg[],
+  airC: number,
+  rule: EndRule,
+): Outcome<FlightEnd> {
+  const { policy } = rule;
+  const reserve = chargeAtTouchdown(policy, rule.forcedLandingCharge);
+  if (isTestOnly(policy)) return testEnd(pack, curve, policy, reserve);
+  const home = (charge: number) => flyLegs(pack, wayHome, airC, momentAtCharge(curve, charge));
+  const start = curve[0]?.charge ?? 0;
+  const least = latestCharge(pack, home, start, reserve);
+  if (least === null) return tooLittle(pack, start, reserve, home(start), wayHome);
+  const half = (rule.takeoffCharge + cellChargeOf(reserve, pack.hidden)) / 2;
+  const turnCharge = policy.kind === 'half-out-half-home' ? Math.max(least, half) : least;
+  const touchdown = home(turnCharge);
+  if (!touchdown || turnCharge > start) return tooLittle(pack, start, reserve, touchdown, wayHome);
+  return success({ turnBack: momentAtCharge(curve, turnCharge), touchdown });
+}
+
+/** The smallest cell charge from which the way home still ends at the reserve; null when even the first does not. */
+function latestCharge(
+  pack: Pack,
+  home: (charge: number) => PackState | null,
+  start: number,
+  reserve: number,
+): number | null {
+  const spare = (charge: number) => gaugeOf(home(charge)?.charge ?? 0, pack.hidden) - reserve;
+  if (!(spare(start) >= 0)) return null;
+  const floor = cellChargeOf(reserve, pack.hidden);
+  if (spare(floor) >= 0) return floor;
+  return solveBetween(spare, floor, start, 1e-6);
+}
+
+function testEnd(pack: Pack, curve: DrainCurve, policy: Policy, reserve: number): Outcome<FlightEnd> {
+  const last = curve[curve.length - 1];
+  if (!last) return tooLittle(pack, 0, reserve, null, []);
+  const end = policy.kind === 'empty' ? last : momentAtCharge(curve, cellChargeOf(reserve, pack.hidden));
+  return success({ turnBack: end, touchdown: end });
+}
+
+function tooLittle(
+  pack: Pack,
+  startCharge: number,
+  reserve: number,
+  atTouchdown: PackState | null,
+  wayHome: readonly PowerLeg[],
+) {
+  const percent = (gauge: number) => Math.round(gauge * 100);
+  const homeS = wayHome.reduce((sum, leg) => sum + leg.durationS, 0);
+  const start = gaugeOf(startCharge, pack.hidden);
+  const end = atTouchdown
+    ? `touch down with ${percent(gaugeOf(atTouchdown.charge, pack.hidden))} %`
+    : 'not get home';
+  return refuse(
+    'charge-too-low',
+    `Nothing to spend: from ${percent(start)} % the way home alone (${minutesAndSeconds(homeS)}) would ${end}, and ${percent(reserve)} % is held back.`,
+    { startCharge: start, reserveCharge: reserve, wayHomeS: homeS },
+  );
+}

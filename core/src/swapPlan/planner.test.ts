@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import type { PlanRequest } from './planner';
+import { planSwaps } from './planner';
+import type { Shot } from './shot';
+import { track } from './transit';
+
+const pack = {
+  ratedCapacityMah: 2350,
+  nominalVoltageV: 7.7,
+  cellCount: 2,
+  fullCellVoltageV: 4.4,
+  startCharge: 0.99,
+  startTemperatureC: 20,
+};
+const request: PlanRequest = {
+  aircraft: {
+    kind: 'camera',
+    takeoffMassKg: 0.249,
+    rotorCount: 4,
+    rotorDiameterM: 0.12,
+    advertisedFlightTimeS: 1860,
+    advertisedSpeedMps: 5.5,
+  },
+  batteries: [
+    { ...pack, id: 'a', label: 'Jay 1' },
+    { ...pack, id: 'b', label: 'Jay 2', startCharge: 0.5 },
+    { ...pack, id: 'c', label: 'Jay 3' },
+  ],
+  shots: [],
+  conditions: {
+    airTemperatureC: 5,
+    elevationM: 620,
+    roughnessM: 0.03,
+    wind: { speedMps: 2, gustMps: 3, fromDeg: 240, readingHeightM: 2 },
+  },
+  policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
+  swapTimeS: 270,
+};
+const shot = (id: string, minutes: number, more: Partial<Shot> = {}): Shot => ({
+  id,
+  name: id,
+  durationS: minutes * 60,
+  style: 'hover',
+  distanceM: 50,
+  bearingDeg: 60,
+  heightM: 30,
+  ...more,
+});
+const plan = (shots: readonly Shot[], more: Partial<PlanRequest> = {}) => {
+  const outcome = planSwaps({ ...request, ...more, shots });
+  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  return outcome.value;
+};
+
+test('next-fit: shots share a battery while they fit; a weak battery is passed over, and the swap takes its time', () => {
+  const { flights, unplaced, unusedBatteryIds } = plan([shot('one', 8), shot('two', 6), shot('three', 10)]);
+  expect(unplaced).toEqual([]);
+  expect(flights.map(({ batteryId, shots }) => [batteryId, shots.map(({ shotId }) => shotId)])).toEqual([
+    ['a', ['one', 'two']],
+    ['c', ['three']],
+  ]);
+  expect(unusedBatteryIds).toEqual(['b']);
+  const [first, second] = flights;
+  expect(second?.takeoffS).toBeCloseTo((first?.touchdownS ?? 0) + 270, 9);
+});
+
+test('a shot too long for every battery is left out with how long the best one has; the rest goes on', () => {
+  const { flights, unplaced } = plan([shot('long', 30), shot('short', 5)]);
+  expect(unplaced).toHaveLength(1);
+  expect(unplaced[0]?.reason).toMatch(/Takes 30:00 there; the best battery, Jay 1, has 20:\d\d/);
+  expect(flights.flatMap(({ shots }) => shots.map(({ shotId }) => shotId))).toEqual(['short']);
+});
+
+test('when the batteries are flown, the reason says so; with none at hand as well', () => {
+  const batteries = request.batteries.slice(0, 1);
+  const { unplaced } = plan([shot('one', 12), shot('two', 12)], { batteries });
+  expect(unplaced[0]?.reason).toContain('would fit on Jay 1, flown already');
+  expect(plan([shot('one', 1)], { batteries: [] }).unplaced[0]?.reason).toBe('No battery at hand.');
+});
+
+test('a point the wind does not let it reach or leave is a reason, not a number', () => {
+  const wind = { speedMps: 9, gustMps: 10, fromDeg: 60, readingHeightM: 30 };
+  const { unplaced } = plan([shot('upwind', 2, { style: 'fast' })], {
+    conditions: { ...request.conditions, wind },
+  });
+  expect(unplaced[0]?.reason).toMatch(/drifts back at [\d.]+ m\/s/);
+});
+
+test('policies for tests are refused', () => {
+  const outcome = planSwaps({ ...request, policy: { kind: 'empty' } });
+  expect(!outcome.ok && outcome.refusal.code).toBe('policy-for-tests-only');
+});
+
+test('random shoots: order kept, every shot once, no battery twice, touch-down never below the reserve (seed 7)', () => {
+  const shots = fc.array(
+    fc.record({
+      minutes: fc.double({ min: 0.2, max: 20, noNaN: true }),
+      distanceM: fc.integer({ min: 0, max: 900 }),
+      bearingDeg: fc.integer({ min: 0, max: 359 }),
+      style: fc.constantFrom('hover' as const, 'slow' as const, 'normal' as const, 'fast' as const),
+    }),
+    { maxLength: 9 },
+  );
+  fc.assert(
+    fc.property(shots, (drawn) => {
+      const list = drawn.map(({ minutes, ...more }, i) => shot(String(i), minutes, more));
+      const { flights, unplaced } = plan(list);
+      const flown = flights.flatMap((flight) => flight.shots.map(({ shotId }) => Number(shotId)));
+      expect(flown).toEqual([...flown].sort((a, b) => a - b));
+      expect([...flown, ...unplaced.map(({ shotId }) => Number(shotId))].sort((a, b) => a - b)).toEqual(
+        list.map((_, i) => i),
+      );
+      expect(new Set(flights.map(({ batteryId }) => batteryId)).size).toBe(flights.length);
+      for (const flight of flights) {
+        expect(flight.touchdownCharge).toBeGreaterThanOrEqual(0.25 - 1e-3);
+        expect(flight.spareS).toBeGreaterThanOrEqual(0);
+        expect(flight.touchdownS).toBeGreaterThan(flight.turnBackS);
+      }
+    }),
+    { seed: 7, numRuns: 60 },
+  );
+});
+
+test('the local plane: 300 m east of a point 400 m north is 500 m from home (3-4-5)', () => {
+  const home = { distanceM: 0, bearingDeg: 0, heightM: 0 };
+  const north = { distanceM: 400, bearingDeg: 0, heightM: 0 };
+  const far = { distanceM: 500, bearingDeg: (Math.atan2(300, 400) * 180) / Math.PI, heightM: 0 };
+  expect(track(north, far)).toEqual({ distanceM: expect.closeTo(300, 9), trackDeg: expect.closeTo(90, 9) });
+  expect(track(home, far).distanceM).toBeCloseTo(500, 9);
+});

@@ -1,0 +1,24 @@
+/**
+ * A constant that is a guess: its value, how far off it may be (one standard deviation), and why we believe it.
+ * It stands beside its law; the spread is the prior of the uncertainty, so there is no second list.
+ */
+export interface Assumed {
+  readonly value: number;
+  readonly spread: number;
+  /** "relative": spread is a fraction of the value (log-normal). "absolute": same unit as the value. */
+  readonly kind: 'relative' | 'absolute';
+  readonly min?: number;
+  readonly max?: number;
+  readonly because: string;
+}
+
+/** The coefficient values that belong to a set of assumed constants. */
+export type ValuesOf<Priors extends Readonly<Record<string, Assumed>>> = {
+  readonly [Name in keyof Priors]: number;
+};
+
+export function nominal<Priors extends Readonly<Record<string, Assumed>>>(priors: Priors): ValuesOf<Priors> {
+  return Object.fromEntries(
+    Object.entries(priors).map(([name, prior]) => [name, prior.value]),
+  ) as ValuesOf<Priors>;
+}

@@ -1,0 +1,12 @@
+/** Minutes and seconds as pilots write them: 910 → "15:10". Negative spans get a minus sign. */
+export function minutesAndSeconds(seconds: number): string {
+  const whole = Math.round(Math.abs(seconds));
+  const sign = seconds < 0 && whole > 0 ? '−' : '';
+  return `${sign}${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** Seconds of a span written "18:06"; null when it is not one. */
+export function readClock(text: string): number | null {
+  const match = /^(\d{1,3}):([0-5]\d)$/.exec(text.trim());
+  return match ? Number(match[1]) * 60 + Number(match[2]) : null;
+}

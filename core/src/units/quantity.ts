@@ -1,0 +1,70 @@
+import { minutesAndSeconds, readClock } from './clock';
+
+/**
+ * A quantity a person may enter: its name, the unit it is shown in, and the range that makes sense.
+ * The one place a range is written; the HTTP door and the input fields both read it from here.
+ */
+export interface Quantity {
+  readonly label: string;
+  /** Unit as shown to a person, for example "%", "g", "m/s"; empty for a plain count. */
+  readonly unit: string;
+  /** SI value of one shown unit: 0.01 for a percentage, 0.001 for grams. */
+  readonly siPerUnit: number;
+  /** Range in SI, both ends allowed. */
+  readonly min: number;
+  readonly max: number;
+  /** Step of the arrow keys, in shown units. */
+  readonly step: number;
+  readonly whole?: boolean;
+  /** A span of minutes written 5:20. */
+  readonly clock?: boolean;
+}
+
+/** Says what is wrong with a value given in SI, in the shown unit, or null when it is in range. */
+export function violation(quantity: Quantity, value: unknown): string | null {
+  const { label, min, max } = quantity;
+  if (typeof value !== 'number' || Number.isNaN(value)) return `${label}: a number is needed.`;
+  if (!(value >= min && value <= max)) {
+    return `${label} must be from ${shown(quantity, min)} to ${withUnit(quantity, max)}, not ${withUnit(quantity, value)}.`;
+  }
+  if (quantity.whole && !Number.isInteger(value / quantity.siPerUnit)) {
+    return `${label} must be a whole number, not ${withUnit(quantity, value)}.`;
+  }
+  return null;
+}
+
+/** The value in its shown unit, rounded to what a person would type: 0.99 → "99", 320 s → "5:20". */
+export function shown(quantity: Quantity, value: number): string {
+  if (quantity.clock && Number.isFinite(value)) return minutesAndSeconds(value);
+  const inUnit = value / quantity.siPerUnit;
+  return Number.isFinite(inUnit) ? String(Number(inUnit.toPrecision(6))) : String(inUnit);
+}
+
+export function withUnit(quantity: Quantity, value: number): string {
+  return quantity.unit === '' ? shown(quantity, value) : `${shown(quantity, value)} ${quantity.unit}`;
+}
+
+export type Typed = { readonly value: number } | { readonly message: string };
+
+/**
+ * Reads what a person typed in the quantity's own unit, with or without the unit written after it; a decimal comma is a
+ * decimal point, and minutes may be written 5:20. Returns SI, or the message to show beside the field.
+ */
+export function readTyped(quantity: Quantity, text: string): Typed {
+  if (text.trim() === '') return { message: `${quantity.label} is empty.` };
+  const value = (quantity.unit === 'min' ? readClock(text) : null) ?? readNumber(quantity, text);
+  if (value === null) {
+    const inUnit = quantity.unit && ` in ${quantity.unit}`;
+    return { message: `${quantity.label}: a number${inUnit} is needed, not “${text.trim()}”.` };
+  }
+  const problem = violation(quantity, value);
+  return problem ? { message: problem } : { value };
+}
+
+function readNumber(quantity: Quantity, text: string): number | null {
+  const plain = text.trim().replace(',', '.').replace('−', '-');
+  const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*(.*)$/i.exec(plain);
+  const unit = match?.[2]?.toLowerCase() ?? '';
+  if (!match || (unit !== '' && unit !== quantity.unit.toLowerCase())) return null;
+  return Number((Number(match[1]) * quantity.siPerUnit).toPrecision(12));
+}

@@ -1,0 +1,42 @@
+const swc = (decorators, react) => [
+  '@swc/jest',
+  {
+    module: { type: 'commonjs' },
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx: react, decorators },
+      transform: {
+        legacyDecorator: decorators,
+        decoratorMetadata: decorators,
+        react: { runtime: 'automatic' },
+        useDefineForClassFields: !decorators,
+      },
+    },
+  },
+];
+
+/** Packages that ship only ES modules are compiled as well. */
+const compiled = '/node_modules/(?!(@nestjs|fast-check|pure-rand|drizzle-orm|@libsql)/)';
+
+export default {
+  projects: [
+    {
+      displayName: 'core',
+      roots: ['<rootDir>/core'],
+      transform: { '\\.[tj]s$': swc(false, false) },
+      transformIgnorePatterns: [compiled],
+    },
+    {
+      displayName: 'server',
+      roots: ['<rootDir>/server'],
+      transform: { '\\.m?[tj]s$': swc(true, false) },
+      transformIgnorePatterns: [compiled],
+    },
+    {
+      displayName: 'web',
+      roots: ['<rootDir>/web'],
+      transform: { '\\.[tj]sx?$': swc(false, true) },
+      transformIgnorePatterns: [compiled],
+    },
+  ],
+};
