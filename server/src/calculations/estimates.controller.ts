@@ -1,0 +1,20 @@
+import { estimateWithLedger } from '@acorn-tally/core';
+import { Body, Controller, HttpCode, Post } from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { validated } from '../http/validated';
+import { answered } from './answered';
+import { EstimateRequestDto } from './requestDtos';
+
+@ApiTags('calculations')
+@Controller('estimates')
+export class EstimatesController {
+  @Post()
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'Minutes to spend of one battery, with events, curve and ledger; nothing is stored',
+  })
+  @ApiBody({ type: EstimateRequestDto })
+  estimate(@Body(validated(EstimateRequestDto)) request: EstimateRequestDto) {
+    return answered(estimateWithLedger(request));
+  }
+}

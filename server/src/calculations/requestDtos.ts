@@ -1,0 +1,118 @@
+import {
+  type Aircraft,
+  type AircraftKind,
+  aircraftKinds,
+  type Battery,
+  type Conditions,
+  type EstimateRequest,
+  type FlightPlan,
+  type Mode,
+  maxAirspeedRange,
+  type Policy,
+  type PolicyKind,
+  policyKinds,
+  ranges,
+  type Style,
+  type StyleShare,
+  styles,
+} from '@acorn-tally/core';
+import { InRange, Name, OneOf, Part } from '../http/fields';
+
+const optional = { optional: true };
+
+export class ModeDto {
+  @InRange(maxAirspeedRange) maxAirspeedMps: number;
+}
+
+export class ModesDto implements Partial<Record<Mode, ModeDto | null>> {
+  @Part(() => ModeDto, optional) slow?: ModeDto | null;
+  @Part(() => ModeDto, optional) normal?: ModeDto | null;
+  @Part(() => ModeDto, optional) fast?: ModeDto | null;
+  @Part(() => ModeDto, optional) manual?: ModeDto | null;
+}
+
+const spec = ranges.aircraft;
+
+export class AircraftSpecDto implements Aircraft {
+  @Name('Name', optional) name?: string | null;
+  @OneOf(aircraftKinds) kind: AircraftKind;
+  @InRange(spec.takeoffMassKg) takeoffMassKg: number;
+  @InRange(spec.rotorCount) rotorCount: number;
+  @InRange(spec.rotorDiameterM, optional) rotorDiameterM?: number | null;
+  @InRange(spec.advertisedFlightTimeS) advertisedFlightTimeS: number;
+  @InRange(spec.advertisedSpeedMps) advertisedSpeedMps: number;
+  @InRange(spec.advertisedHoverTimeS, optional) advertisedHoverTimeS?: number | null;
+  @InRange(spec.advertisedCapacityMah, optional) advertisedCapacityMah?: number | null;
+  @Part(() => ModesDto, optional) modes?: ModesDto | null;
+  @InRange(spec.climbSpeedMps, optional) climbSpeedMps?: number | null;
+  @InRange(spec.descentSpeedMps, optional) descentSpeedMps?: number | null;
+  @InRange(spec.returnSpeedMps, optional) returnSpeedMps?: number | null;
+  @InRange(spec.returnSpeedPushedMps, optional) returnSpeedPushedMps?: number | null;
+  @InRange(spec.lowWarningCharge, optional) lowWarningCharge?: number | null;
+  @InRange(spec.forcedLandingCharge, optional) forcedLandingCharge?: number | null;
+  @InRange(spec.hiddenCharge, optional) hiddenCharge?: number | null;
+  @InRange(spec.landInPlaceRadiusM, optional) landInPlaceRadiusM?: number | null;
+  @InRange(spec.lowReturnRadiusM, optional) lowReturnRadiusM?: number | null;
+  @InRange(spec.lowReturnHeightM, optional) lowReturnHeightM?: number | null;
+  @InRange(spec.dragAreaM2, optional) dragAreaM2?: number | null;
+  @InRange(spec.auxiliaryPowerW, optional) auxiliaryPowerW?: number | null;
+}
+
+export class PackDto implements Battery {
+  @InRange(ranges.battery.ratedCapacityMah) ratedCapacityMah: number;
+  @InRange(ranges.battery.nominalVoltageV) nominalVoltageV: number;
+  @InRange(ranges.battery.cellCount) cellCount: number;
+  @InRange(ranges.battery.fullCellVoltageV) fullCellVoltageV: number;
+  @InRange(ranges.battery.cycles, optional) cycles?: number | null;
+  @InRange(ranges.battery.health, optional) health?: number | null;
+  @InRange(ranges.battery.startCharge) startCharge: number;
+  @InRange(ranges.battery.startTemperatureC, optional) startTemperatureC?: number | null;
+}
+
+export class WindDto {
+  @InRange(ranges.wind.speedMps) speedMps: number;
+  @InRange(ranges.wind.gustMps, optional) gustMps?: number | null;
+  @InRange(ranges.wind.fromDeg) fromDeg: number;
+  @InRange(ranges.wind.readingHeightM) readingHeightM: number;
+}
+
+export class WeatherDto implements Conditions {
+  @InRange(ranges.conditions.airTemperatureC) airTemperatureC: number;
+  @InRange(ranges.conditions.elevationM) elevationM: number;
+  @InRange(ranges.conditions.qnhHpa, optional) qnhHpa?: number | null;
+  @InRange(ranges.conditions.relativeHumidity, optional) relativeHumidity?: number | null;
+  @InRange(ranges.conditions.roughnessM, optional) roughnessM?: number | null;
+  @Part(() => WindDto) wind: WindDto;
+}
+
+export class StyleShareDto implements StyleShare {
+  @OneOf(styles) style: Style;
+  @InRange(ranges.styleShare.share) share: number;
+  @InRange(ranges.styleShare.airspeedMps, optional) airspeedMps?: number | null;
+  @InRange(ranges.styleShare.reversalsPerMin, optional) reversalsPerMin?: number | null;
+  @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
+}
+
+export class FlightDto implements FlightPlan {
+  @InRange(ranges.flight.heightM) heightM: number;
+  @InRange(ranges.flight.farthestM) farthestM: number;
+  @InRange(ranges.flight.bearingDeg) bearingDeg: number;
+  @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
+  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
+  @Part(() => StyleShareDto, { list: true }) mix: StyleShareDto[];
+}
+
+export class PolicyDto implements Policy {
+  @OneOf(policyKinds) kind: PolicyKind;
+  @InRange(ranges.policy.reserveCharge, optional) reserveCharge?: number | null;
+  @InRange(ranges.policy.confidence, optional) confidence?: number | null;
+}
+
+/** The body of POST /estimates, as the contract names it. */
+export class EstimateRequestDto implements EstimateRequest {
+  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
+  @Part(() => PackDto) battery: PackDto;
+  @Part(() => WeatherDto) conditions: WeatherDto;
+  @Part(() => FlightDto) flight: FlightDto;
+  @Part(() => PolicyDto) policy: PolicyDto;
+}

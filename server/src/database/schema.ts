@@ -1,0 +1,91 @@
+import type {
+  AircraftContent,
+  BatteryContent,
+  ConditionsContent,
+  FrozenEstimate,
+  ShootContent,
+  TestFlightContent,
+} from '@acorn-tally/core';
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** The columns of every record. A deleted one stays for thirty days, so that it can be brought back. */
+const kept = {
+  id: text().primaryKey(),
+  createdAt: text().notNull(),
+  updatedAt: text().notNull(),
+  version: integer().notNull(),
+  deletedAt: text(),
+};
+
+/** A value that is read and written whole, never searched: see docs/decisions/001. */
+const whole = <T>() => text({ mode: 'json' }).$type<T>().notNull();
+
+export const aircraft = sqliteTable('aircraft', {
+  ...kept,
+  name: text().notNull(),
+  spec: whole<AircraftContent['spec']>(),
+  flight: whole<AircraftContent['flight']>(),
+  policy: whole<AircraftContent['policy']>(),
+});
+
+export const batteries = sqliteTable(
+  'batteries',
+  {
+    ...kept,
+    aircraftId: text()
+      .notNull()
+      .references(() => aircraft.id),
+    label: text().notNull(),
+    pack: whole<BatteryContent['pack']>(),
+  },
+  (table) => [index('batteries_by_aircraft').on(table.aircraftId)],
+);
+
+export const conditions = sqliteTable('conditions', {
+  ...kept,
+  place: text().notNull(),
+  at: text().notNull(),
+  weather: whole<ConditionsContent['weather']>(),
+});
+
+export const testFlights = sqliteTable(
+  'test_flights',
+  {
+    ...kept,
+    aircraftId: text()
+      .notNull()
+      .references(() => aircraft.id),
+    batteryId: text()
+      .notNull()
+      .references(() => batteries.id),
+    flownAt: text().notNull(),
+    test: whole<TestFlightContent['test']>(),
+    weather: whole<TestFlightContent['weather']>(),
+    note: text(),
+    excludedReason: text(),
+    estimate: whole<FrozenEstimate>(),
+  },
+  (table) => [
+    index('test_flights_by_aircraft').on(table.aircraftId),
+    index('test_flights_by_battery').on(table.batteryId),
+  ],
+);
+
+export const shoots = sqliteTable(
+  'shoots',
+  {
+    ...kept,
+    name: text().notNull(),
+    aircraftId: text()
+      .notNull()
+      .references(() => aircraft.id),
+    batteryIds: whole<ShootContent['batteryIds']>(),
+    startsAt: text().notNull(),
+    swapTimeS: integer().notNull(),
+    policy: whole<ShootContent['policy']>(),
+    shots: whole<ShootContent['shots']>(),
+  },
+  (table) => [index('shoots_by_aircraft').on(table.aircraftId)],
+);
+
+export const tables = { aircraft, batteries, conditions, testFlights, shoots };

@@ -1,0 +1,322 @@
+import {
+  type AircraftContent,
+  type Battery,
+  type ConditionsContent,
+  estimateWithLedger,
+  type Mode,
+  requestForTest,
+  type ShootContent,
+  type Shot,
+  type TestFlight,
+} from '@acorn-tally/core';
+import type { Transaction } from '../database/database';
+import type { Stores } from '../database/stores';
+
+/**
+ * The example, all of it made up: Hollin Fell, a hill dairy at 620 m, and a two-day film about bringing the herd down
+ * in late November. Loads only into an empty database; returns whether it did.
+ */
+export async function loadHollinFell(stores: Stores): Promise<boolean> {
+  if (!(await stores.aircraft.isEmpty())) return false;
+  await stores.database.write(async (transaction) => {
+    await stores.conditions.createIn(transaction, dairyMorning);
+    for (const aircraft of fleet) await loadAircraft(stores, transaction, aircraft);
+  });
+  return true;
+}
+
+async function loadAircraft(stores: Stores, transaction: Transaction, entry: FleetEntry): Promise<void> {
+  const aircraft = await stores.aircraft.createIn(transaction, entry.aircraft);
+  const batteryIds: string[] = [];
+  for (const [index, state] of entry.packs.entries()) {
+    const { name } = entry.aircraft;
+    const pack = { ...entry.label, ...state };
+    const content = { aircraftId: aircraft.id, label: `${name} ${index + 1}`, pack };
+    batteryIds.push((await stores.batteries.createIn(transaction, content)).id);
+  }
+  for (const { battery, flownAt, test, weather, excludedReason, note } of entry.tests) {
+    const request = requestForTest(
+      test,
+      aircraft.spec,
+      { ...entry.label, ...entry.packs[battery - 1] },
+      weather,
+    );
+    const outcome = estimateWithLedger(request);
+    if (!outcome.ok)
+      throw new Error(`The example's test of ${flownAt} has no estimate: ${outcome.refusal.message}`);
+    await stores.testFlights.createIn(transaction, {
+      aircraftId: aircraft.id,
+      batteryId: batteryIds[battery - 1] as string,
+      flownAt,
+      test,
+      weather,
+      note: note ?? null,
+      excludedReason: excludedReason ?? null,
+      estimate: { request, answer: outcome.value, refusal: null },
+    });
+  }
+  if (entry.shoot)
+    await stores.shoots.createIn(transaction, { ...entry.shoot, aircraftId: aircraft.id, batteryIds });
+}
+
+type PackLabel = Omit<Battery, 'startCharge' | 'startTemperatureC' | 'cycles'>;
+type PackNow = Pick<Battery, 'startCharge' | 'startTemperatureC' | 'cycles'>;
+
+interface FleetEntry {
+  readonly aircraft: AircraftContent;
+  readonly label: PackLabel;
+  readonly packs: readonly PackNow[];
+  readonly tests: readonly ExampleTest[];
+  readonly shoot?: Omit<ShootContent, 'aircraftId' | 'batteryIds'>;
+}
+
+interface ExampleTest {
+  /** Number of the pack, from 1. */
+  readonly battery: number;
+  readonly flownAt: string;
+  readonly test: TestFlight;
+  readonly weather: ConditionsContent['weather'];
+  readonly note?: string;
+  readonly excludedReason?: string;
+}
+
+const shortGrassM = 0.03;
+
+const dairyMorning: ConditionsContent = {
+  place: 'Hollin Fell dairy',
+  at: '2026-11-26T08:40:00+00:00',
+  weather: weatherOf(5, 3, 5, 240),
+};
+
+/** Air in °C, wind and gust in m/s read at 2 m, over the grass of the fell at 620 m. */
+function weatherOf(airTemperatureC: number, speedMps: number, gustMps: number, fromDeg: number) {
+  return {
+    airTemperatureC,
+    elevationM: 620,
+    relativeHumidity: 0.85,
+    roughnessM: shortGrassM,
+    wind: { speedMps, gustMps, fromDeg, readingHeightM: 2 },
+  };
+}
+
+/** A hover read at its start and its end; the clock is minutes and seconds. */
+function hoverTest(
+  pattern: 'low-hover' | 'high-hover',
+  heightM: number,
+  startCharge: number,
+  endCharge: number,
+  [minutes, seconds]: readonly [number, number],
+  startTemperatureC = 20,
+): TestFlight {
+  return { pattern, heightM, startCharge, endCharge, durationS: minutes * 60 + seconds, startTemperatureC };
+}
+
+function cruiseTest(
+  pattern: TestFlight['pattern'],
+  mode: Mode,
+  heightM: number,
+  startCharge: number,
+  endCharge: number,
+  [minutes, seconds]: readonly [number, number],
+): TestFlight {
+  const durationS = minutes * 60 + seconds;
+  return { pattern, mode, heightM, startCharge, endCharge, durationS, startTemperatureC: 20 };
+}
+
+function flown(
+  battery: number,
+  at: string,
+  test: TestFlight,
+  weather: ConditionsContent['weather'],
+  more: Pick<ExampleTest, 'note' | 'excludedReason'> = {},
+): ExampleTest {
+  return { battery, flownAt: `${at}:00+00:00`, test, weather, ...more };
+}
+
+const framing = [
+  { style: 'hover', share: 0.45 },
+  { style: 'slow', share: 0.35 },
+  { style: 'normal', share: 0.15 },
+  { style: 'fast', share: 0.05 },
+] as const;
+
+const windyReserve = { kind: 'touch-down-charge', reserveCharge: 0.25 } as const;
+
+const shots: readonly Shot[] = [
+  shot('gate', 'Gate opens', 4, 'hover', 35, 60, 20),
+  shot('lane', 'Herd through the lane', 5.3, 'slow', 180, 70, 30),
+  shot('ridge', 'Ridge pull-back', 6.2, 'slow', 260, 200, 90),
+  shot('bridge', 'Bridge from below', 4.5, 'hover', 120, 90, 5),
+  shot('chase', 'Lane chase', 3.7, 'fast', 400, 80, 15),
+  shot('yard', 'Yard circle', 5, 'normal', 25, 0, 25),
+  shot('village', 'Over the village', 6.3, 'slow', 300, 110, 60),
+  shot('milking', 'Into the milking yard', 4, 'hover', 20, 10, 8),
+  shot('last', 'Last look', 5.5, 'slow', 90, 240, 110),
+];
+
+function shot(
+  id: string,
+  name: string,
+  minutes: number,
+  style: Shot['style'],
+  distanceM: number,
+  bearingDeg: number,
+  heightM: number,
+): Shot {
+  return { id, name, durationS: Math.round(minutes * 60), style, distanceM, bearingDeg, heightM };
+}
+
+const jay: FleetEntry = {
+  aircraft: {
+    name: 'Jay',
+    spec: {
+      name: 'Jay',
+      kind: 'camera',
+      takeoffMassKg: 0.249,
+      rotorCount: 4,
+      rotorDiameterM: 0.12,
+      advertisedFlightTimeS: 31 * 60,
+      advertisedSpeedMps: 5.5,
+      advertisedCapacityMah: 2350,
+      modes: {
+        slow: { maxAirspeedMps: 8 },
+        normal: { maxAirspeedMps: 11 },
+        fast: { maxAirspeedMps: 16 },
+      },
+    },
+    flight: { heightM: 60, farthestM: 150, bearingDeg: 60, returnHeightM: 45, mix: framing },
+    policy: windyReserve,
+  },
+  label: { ratedCapacityMah: 2350, nominalVoltageV: 7.7, cellCount: 2, fullCellVoltageV: 4.4 },
+  packs: [
+    { startCharge: 0.99, startTemperatureC: 21, cycles: 12 },
+    { startCharge: 0.99, startTemperatureC: 21, cycles: 15 },
+    { startCharge: 0.96, startTemperatureC: 21, cycles: 44 },
+    { startCharge: 0.99, startTemperatureC: 6, cycles: 38 },
+    { startCharge: 0.61, startTemperatureC: 21, cycles: 40 },
+  ],
+  tests: [
+    flown(1, '2026-11-19T13:05', hoverTest('low-hover', 2, 0.98, 0.2, [20, 24]), weatherOf(7, 2, 4, 250)),
+    flown(
+      4,
+      '2026-11-19T13:40',
+      hoverTest('low-hover', 2, 0.98, 0.25, [18, 10], 4),
+      weatherOf(6, 2, 4, 250),
+      {
+        note: 'Pack left in the car overnight.',
+      },
+    ),
+    flown(
+      2,
+      '2026-11-19T14:15',
+      cruiseTest('circle', 'slow', 15, 0.99, 0.2, [21, 20]),
+      weatherOf(6, 2, 4, 250),
+    ),
+    flown(2, '2026-11-25T10:10', hoverTest('high-hover', 60, 0.98, 0.2, [21, 30]), weatherOf(8, 2.5, 4, 230)),
+    flown(
+      1,
+      '2026-11-25T10:50',
+      cruiseTest('there-and-back', 'fast', 30, 0.99, 0.2, [13, 2]),
+      weatherOf(8, 2.5, 4, 230),
+    ),
+    flown(
+      3,
+      '2026-11-25T11:20',
+      cruiseTest('there-and-back', 'slow', 30, 0.97, 0.2, [21, 56]),
+      weatherOf(8, 3, 5, 230),
+    ),
+    flown(5, '2026-11-25T09:30', hoverTest('low-hover', 2, 0.61, 0.3, [9, 40]), weatherOf(9, 3, 5, 230), {
+      excludedReason: 'stopped half-way to move a gate, clock ran on',
+    }),
+  ],
+  shoot: {
+    name: 'Bringing the herd down, second day',
+    startsAt: '2026-11-26T07:30:00+00:00',
+    swapTimeS: 270,
+    policy: windyReserve,
+    shots,
+  },
+};
+
+const nutcracker: FleetEntry = {
+  aircraft: {
+    name: 'Nutcracker',
+    spec: {
+      name: 'Nutcracker',
+      kind: 'camera',
+      takeoffMassKg: 0.72,
+      rotorCount: 4,
+      rotorDiameterM: 0.18,
+      advertisedFlightTimeS: 36 * 60,
+      advertisedSpeedMps: 7.5,
+      advertisedHoverTimeS: 31 * 60,
+      advertisedCapacityMah: 3700,
+      modes: {
+        slow: { maxAirspeedMps: 10 },
+        normal: { maxAirspeedMps: 14 },
+        fast: { maxAirspeedMps: 19 },
+      },
+      returnSpeedMps: 10,
+      returnSpeedPushedMps: 15,
+    },
+    flight: { heightM: 80, farthestM: 300, bearingDeg: 60, returnHeightM: 45, mix: framing },
+    policy: windyReserve,
+  },
+  label: { ratedCapacityMah: 3700, nominalVoltageV: 11.55, cellCount: 3, fullCellVoltageV: 4.4 },
+  packs: [
+    { startCharge: 0.99, startTemperatureC: 20, cycles: 8 },
+    { startCharge: 0.98, startTemperatureC: 20, cycles: 61 },
+    { startCharge: 0.88, startTemperatureC: 9, cycles: 64 },
+  ],
+  tests: [
+    flown(1, '2026-11-19T15:00', hoverTest('low-hover', 3, 0.98, 0.2, [24, 20]), weatherOf(6, 2, 4, 250)),
+  ],
+};
+
+const rook: FleetEntry = {
+  aircraft: {
+    name: 'Rook',
+    spec: {
+      name: 'Rook',
+      kind: 'racing',
+      takeoffMassKg: 0.8,
+      rotorCount: 4,
+      rotorDiameterM: 0.13,
+      advertisedFlightTimeS: 17 * 60,
+      advertisedSpeedMps: 9,
+      advertisedHoverTimeS: 15 * 60,
+      advertisedCapacityMah: 2100,
+      returnSpeedMps: 10,
+      returnSpeedPushedMps: 15,
+    },
+    flight: {
+      heightM: 30,
+      farthestM: 200,
+      bearingDeg: 60,
+      returnHeightM: 45,
+      mix: [
+        { style: 'hover', share: 0.1 },
+        { style: 'normal', share: 0.3 },
+        { style: 'manual', share: 0.6 },
+      ],
+    },
+    policy: windyReserve,
+  },
+  label: { ratedCapacityMah: 2100, nominalVoltageV: 22.2, cellCount: 6, fullCellVoltageV: 4.2 },
+  packs: [
+    { startCharge: 1, startTemperatureC: 22, cycles: 20 },
+    { startCharge: 1, startTemperatureC: 22, cycles: 22 },
+    { startCharge: 0.97, startTemperatureC: 22, cycles: 85 },
+    { startCharge: 0.97, startTemperatureC: 8, cycles: 140 },
+  ],
+  tests: [
+    flown(
+      1,
+      '2026-11-25T13:15',
+      cruiseTest('free-flying', 'manual', 25, 0.99, 0.25, [9, 20]),
+      weatherOf(9, 2.5, 4, 230),
+    ),
+  ],
+};
+
+const fleet: readonly FleetEntry[] = [jay, nutcracker, rook];

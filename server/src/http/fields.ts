@@ -1,0 +1,115 @@
+import { nameLength, nameProblem, type Quantity, violation } from '@acorn-tally/core';
+import { applyDecorators, type Type as Class } from '@nestjs/common';
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsIn,
+  IsISO8601,
+  IsOptional,
+  IsString,
+  MaxLength,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
+
+/** The decorators of DTO fields. Ranges and messages are the core's; each says the same in the OpenAPI document. */
+
+/** A number within a range of the core, in SI. */
+export function InRange(quantity: Quantity, { optional = false } = {}) {
+  const check = ValidateBy({
+    name: 'inRange',
+    validator: {
+      validate: (value) => violation(quantity, value) === null,
+      defaultMessage: (given) => violation(quantity, given?.value) ?? '',
+    },
+  });
+  return applyDecorators(
+    check,
+    maybe(optional),
+    ApiProperty({
+      type: Number,
+      minimum: quantity.min,
+      maximum: quantity.max,
+      description: `${quantity.label}, in SI`,
+      required: !optional,
+      nullable: optional,
+    }),
+  );
+}
+
+export function OneOf(values: readonly string[], { optional = false } = {}) {
+  return applyDecorators(
+    IsIn(values, { message: (given) => `${given.property} must be one of: ${values.join(', ')}.` }),
+    maybe(optional),
+    ApiProperty({ enum: values, required: !optional, nullable: optional }),
+  );
+}
+
+export function Name(label: string, { optional = false } = {}) {
+  return applyDecorators(
+    ValidateBy({
+      name: 'name',
+      validator: {
+        validate: (value) => typeof value === 'string' && nameProblem(label, value) === null,
+        defaultMessage: (given) =>
+          typeof given?.value === 'string'
+            ? (nameProblem(label, given.value) ?? '')
+            : `${label} needs a text.`,
+      },
+    }),
+    maybe(optional),
+    ApiProperty({
+      type: String,
+      minLength: nameLength.min,
+      maxLength: nameLength.max,
+      required: !optional,
+      nullable: optional,
+    }),
+  );
+}
+
+export function Text({ optional = false } = {}) {
+  return applyDecorators(
+    IsString({ message: (given) => `${given.property} needs a text.` }),
+    MaxLength(2000),
+    maybe(optional),
+    ApiProperty({ type: String, required: !optional, nullable: optional }),
+  );
+}
+
+export function Texts() {
+  return applyDecorators(
+    IsString({ each: true, message: (given) => `${given.property} needs a list of texts.` }),
+    ArrayMaxSize(200),
+    ApiProperty({ type: String, isArray: true }),
+  );
+}
+
+export function Instant() {
+  return applyDecorators(
+    IsISO8601({ strict: true }, { message: (given) => `${given.property} needs a date and time, ISO 8601.` }),
+    ApiProperty({ type: String, format: 'date-time' }),
+  );
+}
+
+/** Another DTO inside this one. */
+export function Part(dto: () => Class<object>, { optional = false, list = false } = {}) {
+  return applyDecorators(
+    ValidateBy({
+      name: 'part',
+      validator: {
+        validate: (value) => (list ? Array.isArray(value) : typeof value === 'object' && value !== null),
+        defaultMessage: (given) => `${given?.property} is missing.`,
+      },
+    }),
+    ValidateNested({ each: list, message: (given) => `${given.property} needs an object.` }),
+    Type(dto),
+    maybe(optional),
+    ApiProperty({ type: () => dto(), isArray: list, required: !optional, nullable: optional }),
+  );
+}
+
+function maybe(optional: boolean): PropertyDecorator {
+  return optional ? IsOptional() : () => undefined;
+}

@@ -1,0 +1,43 @@
+import {
+  type Mode,
+  styles,
+  type TestFlight,
+  type TestFlightContent,
+  type TestPattern,
+  testFlightRanges,
+  testPatterns,
+} from '@acorn-tally/core';
+import { WeatherDto } from '../calculations/requestDtos';
+import { InRange, Instant, OneOf, Part, Text } from '../http/fields';
+import { versionRange } from '../http/replacement';
+
+const optional = { optional: true };
+
+export class TestDto implements TestFlight {
+  @OneOf(testPatterns) pattern: TestPattern;
+  @OneOf(
+    styles.filter((style) => style !== 'hover'),
+    optional,
+  )
+  mode?: Mode | null;
+  @InRange(testFlightRanges.airspeedMps, optional) airspeedMps?: number | null;
+  @InRange(testFlightRanges.heightM) heightM: number;
+  @InRange(testFlightRanges.startCharge) startCharge: number;
+  @InRange(testFlightRanges.endCharge) endCharge: number;
+  @InRange(testFlightRanges.durationS) durationS: number;
+  @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
+}
+
+export class TestFlightDto implements TestFlightContent {
+  @Text() aircraftId: string;
+  @Text() batteryId: string;
+  @Instant() flownAt: string;
+  @Part(() => TestDto) test: TestDto;
+  @Part(() => WeatherDto) weather: WeatherDto;
+  @Text(optional) note?: string | null;
+  @Text(optional) excludedReason?: string | null;
+}
+
+export class TestFlightReplacementDto extends TestFlightDto {
+  @InRange(versionRange) version: number;
+}

@@ -1,0 +1,66 @@
+import {
+  estimateWithLedger,
+  type FrozenEstimate,
+  requestForTest,
+  type TestFlightContent,
+  testFlightProblem,
+} from '@acorn-tally/core';
+import { Controller, Get, Injectable, Module, Param } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Stores } from '../database/stores';
+import { invalid } from '../http/problem';
+import { recordController } from '../http/recordController';
+import { StoredRecords } from '../http/storedRecords';
+import { TestFlightDto, TestFlightReplacementDto } from './testFlights.dto';
+
+@Injectable()
+export class TestFlightsService extends StoredRecords<
+  TestFlightContent,
+  { readonly estimate: FrozenEstimate }
+> {
+  constructor(private readonly stores: Stores) {
+    super(stores.testFlights);
+  }
+
+  /** Estimates the flight as it was flown and keeps that answer with it for good, whatever is learned later. */
+  protected override async complete(content: TestFlightContent) {
+    const [aircraft, battery] = await Promise.all([
+      this.stores.aircraft.get(content.aircraftId),
+      this.stores.batteries.get(content.batteryId),
+    ]);
+    const request = requestForTest(content.test, aircraft.spec, battery.pack, content.weather);
+    const outcome = estimateWithLedger(request);
+    const estimate = outcome.ok
+      ? { request, answer: outcome.value, refusal: null }
+      : { request, answer: null, refusal: outcome.refusal.message };
+    return { ...content, estimate };
+  }
+
+  protected override async check(content: TestFlightContent): Promise<void> {
+    const message = testFlightProblem(content.test);
+    if (message) throw invalid([{ path: 'test.endCharge', message, received: content.test.endCharge }]);
+    const { references } = this.stores;
+    await references.requireAircraft(content.aircraftId);
+    await references.requireBatteriesOf(content.aircraftId, [content.batteryId], 'batteryId');
+  }
+}
+
+@ApiTags('records')
+@Controller('test-flights')
+class TestFlightsController extends recordController<TestFlightContent>(
+  TestFlightDto,
+  TestFlightReplacementDto,
+) {
+  constructor(readonly service: TestFlightsService) {
+    super();
+  }
+
+  @Get(':id/estimate')
+  @ApiOperation({ summary: 'The estimate as it was when the test was recorded' })
+  async estimate(@Param('id') id: string) {
+    return (await this.service.get(id)).estimate;
+  }
+}
+
+@Module({ controllers: [TestFlightsController], providers: [TestFlightsService] })
+export class TestFlightsModule {}
