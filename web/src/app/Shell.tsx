@@ -1,0 +1,93 @@
+import { Button, Modal, Table } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { ConditionsDrawer } from '../conditions/ConditionsDrawer';
+import { Ribbon } from '../conditions/Ribbon';
+import { useChosen } from '../state/chosen';
+import { useRecords } from '../state/records';
+import { Footer } from './Footer';
+import { useKeys } from './keys';
+import { useLoading } from './useLoading';
+import { views } from './views';
+
+/** The frame of every view: folder tabs in working order, the ribbon of conditions, and the foot with saving and undo. */
+export function Shell() {
+  const navigate = useNavigate();
+  const choose = useChosen((state) => state.choose);
+  const undo = useRecords((state) => state.undo);
+  const [help, setHelp] = useState(false);
+  const loading = useLoading();
+  const actions = useMemo(
+    () => ({
+      ...Object.fromEntries(views.map(({ key, path }) => [key, () => void navigate(path)])),
+      c: () => choose({ conditionsOpen: true }),
+      t: () => void navigate('/test-flights?record'),
+      '?': () => setHelp(true),
+      'Ctrl+Z': () => void undo(),
+    }),
+    [navigate, choose, undo],
+  );
+  useKeys(actions);
+
+  return (
+    <div className="shell">
+      <header className="tabs">
+        <span className="brand">Acorn Tally</span>
+        <nav aria-label="Views">
+          {views.map(({ path, name, key }) => (
+            <NavLink key={path} to={path} className="tab">
+              {name} <kbd>{key}</kbd>
+            </NavLink>
+          ))}
+        </nav>
+        <button type="button" className="tab tab-right" onClick={() => setHelp(true)}>
+          Keys <kbd>?</kbd>
+        </button>
+      </header>
+      {loading === 'ready' && <Ribbon />}
+      {loading === 'ready' ? <Outlet /> : <Waiting loading={loading} />}
+      <Footer />
+      {loading === 'ready' && <ConditionsDrawer />}
+      <KeysHelp opened={help} onClose={() => setHelp(false)} />
+    </div>
+  );
+}
+
+function Waiting({ loading }: { readonly loading: 'loading' | 'failed' }) {
+  const { trouble, load } = useRecords();
+  if (loading === 'loading') return <main className="waiting">Reading your kit …</main>;
+  return (
+    <main className="waiting" role="alert">
+      <p>{trouble}</p>
+      <Button onClick={() => void load()}>Try again</Button>
+    </main>
+  );
+}
+
+const keys = [
+  ['1, 3, 4', 'Minutes, Test flights, Swap plan'],
+  ['C', 'change the conditions'],
+  ['T', 'record a test flight'],
+  ['B', 'next battery (Minutes)'],
+  ['↑ ↓', 'step a number up or down; with Shift ten steps'],
+  ['Ctrl-Z', 'undo the last change'],
+  ['Esc', 'close'],
+  ['?', 'these keys'],
+] as const;
+
+function KeysHelp({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
+  return (
+    <Modal opened={opened} onClose={onClose} title="Keys" closeButtonProps={{ 'aria-label': 'Close' }}>
+      <Table>
+        <Table.Tbody>
+          {keys.map(([key, what]) => (
+            <Table.Tr key={key}>
+              <Table.Th w={90}>{key}</Table.Th>
+              <Table.Td>{what}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </Modal>
+  );
+}

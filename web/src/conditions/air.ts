@@ -1,0 +1,17 @@
+import {
+  type AirAtHeight,
+  atmosphereOver,
+  type Conditions,
+  type Outcome,
+  usualCoefficients,
+} from '@acorn-tally/core';
+
+/** The air at one height over the place, or why it cannot be known. */
+export function airAt(weather: Conditions, heightM: number): Outcome<AirAtHeight> {
+  const atmosphere = atmosphereOver(weather, usualCoefficients.gustPeakFactor);
+  return atmosphere.ok ? { ok: true, value: atmosphere.value(heightM) } : atmosphere;
+}
+
+const bearing = (degrees: number) => `${String(Math.round(degrees) % 360).padStart(3, '0')}°`;
+
+export { bearing };

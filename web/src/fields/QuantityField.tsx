@@ -1,0 +1,99 @@
+import { type Quantity, readTyped, shown, violation } from '@acorn-tally/core';
+import { type KeyboardEvent, useId, useState } from 'react';
+import './fields.css';
+
+interface Props<Value extends number | null> {
+  readonly quantity: Quantity;
+  /** SI. */
+  readonly value: Value;
+  readonly onChange: (value: Value) => void;
+  readonly label?: string;
+  /** What stands when the field is empty, in SI; makes the field optional. */
+  readonly assumed?: number | null;
+  /** Said under the label, for example what an empty field means. */
+  readonly hint?: string;
+  readonly stacked?: boolean;
+  /** Says that the field is empty, once the form it stands in was sent. */
+  readonly missing?: boolean;
+  /** The field a drawer opens on. */
+  readonly first?: boolean;
+}
+
+/**
+ * A number with its unit. What is typed takes effect at once when it is in range; when it is not, it stays as typed, the
+ * message stands beside it and the last good value is kept. Up and down arrows step.
+ */
+export function QuantityField<Value extends number | null>(props: Props<Value>) {
+  const { quantity, value, onChange, assumed, stacked } = props;
+  const [draft, setDraft] = useState<string | null>(null);
+  const id = useId();
+  const optional = assumed !== undefined;
+  const text = draft ?? (value === null ? '' : shown(quantity, value));
+  const typed = draft ?? (props.missing && value === null ? '' : null);
+  const problem = typed === null ? null : problemOf(quantity, typed, optional);
+
+  const type = (text: string) => {
+    setDraft(text);
+    if (optional && text.trim() === '') return onChange(null as Value);
+    const read = readTyped(quantity, text);
+    if ('value' in read) onChange(read.value as Value);
+  };
+  const step = (event: KeyboardEvent, direction: 1 | -1) => {
+    event.preventDefault();
+    const next = stepped(quantity, value ?? assumed ?? quantity.min, direction * (event.shiftKey ? 10 : 1));
+    setDraft(null);
+    onChange(next as Value);
+  };
+
+  return (
+    <div className={`field${stacked ? ' field-stacked' : ''}${problem ? ' field-wrong' : ''}`}>
+      <label htmlFor={id}>
+        {props.label ?? quantity.label}
+        {props.hint && <span className="field-hint">{props.hint}</span>}
+      </label>
+      <span className="field-value">
+        <input
+          id={id}
+          value={text}
+          size={Math.max(3, Math.min(9, text.length || placeholder(quantity, assumed).length))}
+          placeholder={placeholder(quantity, assumed)}
+          data-autofocus={props.first || undefined}
+          inputMode="decimal"
+          autoComplete="off"
+          aria-invalid={problem !== null}
+          aria-describedby={problem ? `${id}-problem` : undefined}
+          onFocus={(event) => event.target.select()}
+          onChange={(event) => type(event.target.value)}
+          onBlur={() => problem === null && setDraft(null)}
+          onKeyDown={(event) => {
+            if (event.key === 'ArrowUp') step(event, 1);
+            if (event.key === 'ArrowDown') step(event, -1);
+          }}
+        />
+        {quantity.unit && <span className="field-unit">{quantity.unit}</span>}
+      </span>
+      {problem && (
+        <p className="field-problem" id={`${id}-problem`} role="alert">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function problemOf(quantity: Quantity, typed: string, optional: boolean): string | null {
+  if (optional && typed.trim() === '') return null;
+  const read = readTyped(quantity, typed);
+  return 'message' in read ? read.message : null;
+}
+
+function placeholder(quantity: Quantity, assumed: number | null | undefined): string {
+  return assumed == null ? '–' : shown(quantity, assumed);
+}
+
+/** One arrow-key step, held inside the range. */
+function stepped(quantity: Quantity, value: number, steps: number): number {
+  const inUnit = value / quantity.siPerUnit + steps * quantity.step;
+  const next = Number((Number(inUnit.toPrecision(10)) * quantity.siPerUnit).toPrecision(12));
+  return violation(quantity, next) === null ? next : Math.min(quantity.max, Math.max(quantity.min, next));
+}

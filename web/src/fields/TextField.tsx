@@ -1,0 +1,47 @@
+import { useId, useState } from 'react';
+import './fields.css';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  /** What is wrong with a text, or null. */
+  readonly problem?: (text: string) => string | null;
+  readonly type?: 'text' | 'datetime-local';
+  readonly stacked?: boolean;
+  readonly placeholder?: string;
+}
+
+/** A line of text. A wrong one stays as typed with its message; the last good one is kept. */
+export function TextField({ label, value, onChange, problem, type = 'text', stacked, placeholder }: Props) {
+  const [draft, setDraft] = useState<string | null>(null);
+  const id = useId();
+  const message = draft === null ? null : (problem?.(draft) ?? null);
+  const edit = (text: string) => {
+    setDraft(text);
+    if (!problem?.(text)) onChange(text);
+  };
+  return (
+    <div className={`field${stacked ? ' field-stacked' : ''}${message ? ' field-wrong' : ''}`}>
+      <label htmlFor={id}>{label}</label>
+      <span className="field-value field-text">
+        <input
+          id={id}
+          type={type}
+          value={draft ?? value}
+          placeholder={placeholder}
+          autoComplete="off"
+          aria-invalid={message !== null}
+          aria-describedby={message ? `${id}-problem` : undefined}
+          onChange={(event) => edit(event.target.value)}
+          onBlur={() => message === null && setDraft(null)}
+        />
+      </span>
+      {message && (
+        <p className="field-problem" id={`${id}-problem`} role="alert">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import {
+  type AircraftRecord,
+  type FlightPlan,
+  type Policy,
+  ranges,
+  usualReturnHeightM,
+} from '@acorn-tally/core';
+import { useState } from 'react';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { useChosen } from '../state/chosen';
+import { useRecords } from '../state/records';
+import { AddAircraftButton } from './AddToKit';
+import { BoxDrawer } from './BoxDrawer';
+import { MixEditor } from './MixEditor';
+import { ReserveCards } from './ReserveCards';
+
+/** What the pilot chooses: the aircraft, where it works, how it is flown, and what is held back. */
+export function FlightPanel({ aircraft }: { readonly aircraft: AircraftRecord }) {
+  const { aircraft: all, edit } = useRecords();
+  const choose = useChosen((state) => state.choose);
+  const [boxOpen, setBoxOpen] = useState(false);
+  const { flight, policy, spec } = aircraft;
+  const change = (part: Partial<FlightPlan>, label: string) =>
+    edit('aircraft', aircraft.id, { flight: { ...flight, ...part } }, label);
+  const setPolicy = (next: Policy) => edit('aircraft', aircraft.id, { policy: next }, 'what is held back');
+  return (
+    <aside className="desk-left" aria-label="Flight">
+      <h2>Flight</h2>
+      <ChoiceField
+        label="Aircraft"
+        value={aircraft.id}
+        options={all.map(({ id, name, spec: { takeoffMassKg } }) => ({
+          value: id,
+          label: `${name}, ${Math.round(takeoffMassKg * 1000)} g`,
+        }))}
+        onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
+      />
+      <div className="field">
+        <button type="button" className="link" onClick={() => setBoxOpen(true)}>
+          On the box
+        </button>
+        <span className="field-value field-static">
+          {Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at {spec.advertisedSpeedMps} m/s
+        </span>
+      </div>
+      <QuantityField
+        quantity={ranges.flight.heightM}
+        value={flight.heightM}
+        onChange={(heightM) => change({ heightM }, 'working height')}
+      />
+      <QuantityField
+        quantity={ranges.flight.farthestM}
+        value={flight.farthestM}
+        onChange={(farthestM) => change({ farthestM }, 'farthest out')}
+      />
+      <QuantityField
+        quantity={ranges.flight.bearingDeg}
+        label="in direction"
+        value={flight.bearingDeg}
+        onChange={(bearingDeg) => change({ bearingDeg }, 'direction out')}
+      />
+      <QuantityField
+        quantity={ranges.flight.returnHeightM}
+        value={flight.returnHeightM ?? null}
+        assumed={usualReturnHeightM}
+        onChange={(returnHeightM) => change({ returnHeightM }, 'return height')}
+      />
+      <h2>How it will be flown</h2>
+      <MixEditor mix={flight.mix} onChange={(mix) => change({ mix }, 'how it is flown')} />
+      <h2>Held back</h2>
+      <ReserveCards policy={policy} onChange={setPolicy} />
+      <p className="panel-end">
+        <AddAircraftButton quiet />
+      </p>
+      <BoxDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
+    </aside>
+  );
+}

@@ -1,0 +1,84 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type Cause,
+  type ConditionsRecord,
+  chargeAtTouchdown,
+  type EstimateWithLedger,
+  minutesAndSeconds,
+  spec,
+} from '@acorn-tally/core';
+
+interface Props {
+  readonly estimate: EstimateWithLedger;
+  readonly aircraft: AircraftRecord;
+  readonly battery: BatteryRecord;
+  readonly conditions: ConditionsRecord;
+}
+
+/** From the minutes on the box to the minutes to spend, cause by cause; the lines add up to the second. */
+export function Ledger(props: Props) {
+  const { estimate, aircraft } = props;
+  const longest = Math.max(...estimate.ledger.map(({ seconds }) => Math.abs(seconds)));
+  const boxS = aircraft.spec.advertisedFlightTimeS;
+  const spendS = boxS + estimate.ledger.reduce((sum, { seconds }) => sum + seconds, 0);
+  return (
+    <table className="ledger">
+      <tbody>
+        <tr>
+          <th scope="row">On the box</th>
+          <td />
+          <td>
+            <b>{minutesAndSeconds(boxS)}</b>
+          </td>
+        </tr>
+        {estimate.ledger.map(({ cause, seconds }) => (
+          <tr key={cause}>
+            <th scope="row">{wordsFor(cause, props)}</th>
+            <td className="ledger-bar">
+              <i
+                className={seconds > 0 ? 'ledger-gain' : undefined}
+                style={{ width: `${(Math.abs(seconds) / longest) * 100}%` }}
+              />
+            </td>
+            <td>
+              <b>{seconds > 0 ? `+${minutesAndSeconds(seconds)}` : minutesAndSeconds(seconds)}</b>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">To spend</th>
+          <td />
+          <td>{minutesAndSeconds(spendS)}</td>
+        </tr>
+      </tfoot>
+    </table>
+  );
+}
+
+function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Props): string {
+  const { flight, policy } = aircraft;
+  const { airTemperatureC, elevationM } = conditions.weather;
+  const packC = battery.pack.startTemperatureC ?? airTemperatureC;
+  const words: Record<Cause, () => string> = {
+    'other-pack': () =>
+      `Other pack: ${battery.pack.ratedCapacityMah}, not ${aircraft.spec.advertisedCapacityMah} mAh`,
+    style: () => 'Flown this way, not cruising steadily',
+    air: () => `Air at ${elevationM} m and ${airTemperatureC} °C`,
+    temperature: () => `Pack at ${packC} °C in air of ${airTemperatureC} °C`,
+    wind: () =>
+      `Wind ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)}, at ${flight.heightM} m`,
+    wear: () =>
+      battery.pack.health != null
+        ? `Worn to ${Math.round(battery.pack.health * 100)} %, measured`
+        : `${battery.pack.cycles ?? 0} cycles of wear`,
+    'not-full': () => `Charged to ${Math.round(battery.pack.startCharge * 100)} %`,
+    hidden: () => 'Charge the gauge never shows',
+    'held-back': () =>
+      `Held back: ${Math.round(chargeAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')) * 100)} % at touch-down`,
+    'way-home': () => `Way home: ${flight.farthestM} m out, ${flight.heightM} m up`,
+  };
+  return words[cause]();
+}

@@ -1,0 +1,55 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  type Estimate,
+  type EstimateRequest,
+  type EstimateWithLedger,
+  estimate,
+  estimateWithLedger,
+  type Outcome,
+} from '@acorn-tally/core';
+import { useMemo } from 'react';
+
+export interface BatteryEstimate {
+  readonly battery: BatteryRecord;
+  readonly outcome: Outcome<Estimate>;
+}
+
+export function requestFor(
+  aircraft: AircraftRecord,
+  battery: BatteryRecord,
+  conditions: ConditionsRecord,
+): EstimateRequest {
+  return {
+    aircraft: aircraft.spec,
+    battery: battery.pack,
+    conditions: conditions.weather,
+    flight: aircraft.flight,
+    policy: aircraft.policy,
+  };
+}
+
+/** Every battery's estimate, reckoned anew whenever anything it depends on changes. */
+export function useEstimates(
+  aircraft: AircraftRecord,
+  batteries: readonly BatteryRecord[],
+  conditions: ConditionsRecord,
+): readonly BatteryEstimate[] {
+  return useMemo(
+    () =>
+      batteries.map((battery) => ({ battery, outcome: estimate(requestFor(aircraft, battery, conditions)) })),
+    [aircraft, batteries, conditions],
+  );
+}
+
+export function useEstimateWithLedger(
+  aircraft: AircraftRecord,
+  battery: BatteryRecord | null,
+  conditions: ConditionsRecord,
+): Outcome<EstimateWithLedger> | null {
+  return useMemo(
+    () => (battery ? estimateWithLedger(requestFor(aircraft, battery, conditions)) : null),
+    [aircraft, battery, conditions],
+  );
+}

@@ -1,0 +1,191 @@
+import { create } from 'zustand';
+import { ApiError } from '../api/client';
+import {
+  type Content,
+  createRecord,
+  type Kind,
+  listAll,
+  type RecordOf,
+  removeRecord,
+  replaceRecord,
+  restoreRecord,
+} from '../api/records';
+
+type Data = { readonly [K in Kind]: readonly RecordOf<K>[] };
+
+/** One step back: what it undoes, in words, and how. */
+interface UndoStep {
+  readonly label: string;
+  readonly key: string;
+  readonly at: number;
+  readonly undo: () => Promise<void> | void;
+}
+
+export type SaveState = 'saved' | 'saving' | 'failed';
+
+interface Records extends Data {
+  readonly loading: 'loading' | 'ready' | 'failed';
+  readonly saving: SaveState;
+  readonly trouble: string | null;
+  readonly undoSteps: readonly UndoStep[];
+  load(): Promise<void>;
+  /** Changes a record at once on the screen and a moment later on the server. */
+  edit<K extends Kind>(kind: K, id: string, change: Partial<Content<K>>, label: string): void;
+  add<K extends Kind>(kind: K, content: Content<K>, label: string): Promise<RecordOf<K>>;
+  remove(kind: Kind, id: string, label: string): Promise<void>;
+  undo(): Promise<void>;
+  /** Tries again to save what could not be saved. */
+  retry(): Promise<void>;
+}
+
+/** Typing in one field within this time is one step to undo. */
+const sameStepMs = 2000;
+const saveDelayMs = 350;
+const undoDepth = 100;
+
+export const useRecords = create<Records>((set, get) => {
+  const unsaved = new Map<string, Kind>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let running: Promise<void> = Promise.resolve();
+
+  const put = <K extends Kind>(kind: K, record: RecordOf<K>) =>
+    set((state) => ({ [kind]: upsert<RecordOf<Kind>>(state[kind], record) }) as Partial<Records>);
+  const find = <K extends Kind>(kind: K, id: string) => get()[kind].find((record) => record.id === id);
+
+  const pushUndo = (label: string, key: string, undo: UndoStep['undo']) =>
+    set(({ undoSteps }) => {
+      const last = undoSteps[undoSteps.length - 1];
+      const now = Date.now();
+      if (last && last.key === key && now - last.at < sameStepMs) {
+        return { undoSteps: [...undoSteps.slice(0, -1), { ...last, at: now }] };
+      }
+      return { undoSteps: [...undoSteps, { label, key, at: now, undo }].slice(-undoDepth) };
+    });
+
+  const saveSoon = (kind: Kind, id: string) => {
+    unsaved.set(id, kind);
+    set({ saving: 'saving' });
+    clearTimeout(timer);
+    timer = setTimeout(() => void saveAll(), saveDelayMs);
+  };
+
+  const saveAll = () => {
+    clearTimeout(timer);
+    running = running.then(saveWaiting);
+    return running;
+  };
+
+  const saveWaiting = async () => {
+    for (const [id, kind] of [...unsaved]) {
+      const record = find(kind, id);
+      unsaved.delete(id);
+      if (!record) continue;
+      try {
+        const written = await replaceRecord(kind, record);
+        const newer = find(kind, id);
+        if (newer) put(kind, { ...newer, version: written.version, updatedAt: written.updatedAt } as never);
+      } catch (error) {
+        unsaved.set(id, kind);
+        if (error instanceof ApiError && error.status === 409) takeVersion(kind, id, error.current);
+        set({ saving: 'failed', trouble: (error as Error).message });
+        return;
+      }
+    }
+    if (unsaved.size === 0) set({ saving: 'saved', trouble: null });
+  };
+
+  /** After a stale write: a retry then writes over the newer version, knowingly. */
+  const takeVersion = (kind: Kind, id: string, current: unknown) => {
+    const newer = find(kind, id);
+    const version = (current as { version?: number } | null)?.version;
+    if (newer && version !== undefined) put(kind, { ...newer, version } as never);
+  };
+
+  const change = (kind: Kind, id: string, content: object) => {
+    const record = find(kind, id);
+    if (!record) return;
+    put(kind, { ...record, ...content } as never);
+    saveSoon(kind, id);
+  };
+
+  return {
+    aircraft: [],
+    batteries: [],
+    conditions: [],
+    testFlights: [],
+    shoots: [],
+    loading: 'loading',
+    saving: 'saved',
+    trouble: null,
+    undoSteps: [],
+
+    async load() {
+      set({ loading: 'loading', trouble: null });
+      try {
+        const [aircraft, batteries, conditions, testFlights, shoots] = await Promise.all([
+          listAll('aircraft'),
+          listAll('batteries'),
+          listAll('conditions'),
+          listAll('testFlights'),
+          listAll('shoots'),
+        ]);
+        set({ aircraft, batteries, conditions, testFlights, shoots, loading: 'ready' });
+      } catch (error) {
+        set({ loading: 'failed', trouble: (error as Error).message });
+      }
+    },
+
+    edit(kind, id, content, label) {
+      const before = find(kind, id);
+      if (!before) return;
+      const old = Object.fromEntries(
+        Object.keys(content).map((key) => [key, (before as unknown as Record<string, unknown>)[key]]),
+      );
+      change(kind, id, content);
+      pushUndo(label, `${kind} ${id} ${label}`, () => change(kind, id, old));
+    },
+
+    async add(kind, content, label) {
+      const record = await createRecord(kind, content);
+      put(kind, record);
+      pushUndo(label, `add ${record.id}`, async () => {
+        await saveAll();
+        await removeRecord(kind, record.id);
+        set((state) => ({ [kind]: state[kind].filter(({ id }) => id !== record.id) }) as Partial<Records>);
+      });
+      return record;
+    },
+
+    async remove(kind, id, label) {
+      await saveAll();
+      await removeRecord(kind, id);
+      set((state) => ({ [kind]: state[kind].filter((record) => record.id !== id) }) as Partial<Records>);
+      pushUndo(label, `remove ${id}`, async () => put(kind, await restoreRecord(kind, id)));
+    },
+
+    async undo() {
+      const steps = get().undoSteps;
+      const last = steps[steps.length - 1];
+      if (!last) return;
+      set({ undoSteps: steps.slice(0, -1) });
+      try {
+        await last.undo();
+      } catch (error) {
+        set({ trouble: (error as Error).message });
+      }
+    },
+
+    async retry() {
+      set({ saving: 'saving' });
+      await saveAll();
+    },
+  };
+});
+
+/** Replaces a record in place; a new or restored one goes where its id, which grows with time, belongs. */
+function upsert<R extends { readonly id: string }>(records: readonly R[], record: R): R[] {
+  if (records.some(({ id }) => id === record.id)) {
+    return records.map((old) => (old.id === record.id ? record : old));
+  }
+  return [...records, record].sort((a, b) => (a.id < b.id ? -1 : 1));
+}

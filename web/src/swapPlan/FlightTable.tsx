@@ -1,0 +1,48 @@
+import { minutesAndSeconds, type Shot, type SwapPlan } from '@acorn-tally/core';
+import dayjs from 'dayjs';
+
+interface Props {
+  readonly plan: SwapPlan;
+  readonly startsAt: string;
+  readonly labelOf: (batteryId: string) => string;
+  readonly shotOf: (shotId: string) => Shot | undefined;
+}
+
+/** The plan to read from in the field: each flight's times, and what is left over. */
+export function FlightTable({ plan, startsAt, labelOf, shotOf }: Props) {
+  const clock = (seconds: number) => dayjs(startsAt).add(seconds, 'second').format('HH:mm:ss');
+  return (
+    <table className="figures plan-table">
+      <thead>
+        <tr>
+          <th scope="col">battery</th>
+          <th scope="col">shots</th>
+          <th scope="col">take-off</th>
+          <th scope="col">turn back</th>
+          <th scope="col">touch down</th>
+          <th scope="col">with</th>
+          <th scope="col">swapped by</th>
+          <th scope="col">left over</th>
+        </tr>
+      </thead>
+      <tbody>
+        {plan.flights.map((flight, index) => (
+          <tr key={flight.batteryId}>
+            <th scope="row">
+              <b>{labelOf(flight.batteryId)}</b>
+            </th>
+            <td className="plan-shots">
+              {flight.shots.map(({ shotId }) => shotOf(shotId)?.name).join(', ')}
+            </td>
+            <td>{clock(flight.takeoffS)}</td>
+            <td>{clock(flight.turnBackS)}</td>
+            <td>{clock(flight.touchdownS)}</td>
+            <td>{Math.round(flight.touchdownCharge * 100)} %</td>
+            <td>{index < plan.flights.length - 1 ? clock(flight.swappedS) : '–'}</td>
+            <td>{minutesAndSeconds(flight.spareS)} min</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

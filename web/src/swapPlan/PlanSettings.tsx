@@ -1,0 +1,85 @@
+import {
+  type BatteryRecord,
+  nameProblem,
+  type PolicyKind,
+  ranges,
+  type ShootRecord,
+  shootRanges,
+  usualReserveCharge,
+} from '@acorn-tally/core';
+import dayjs from 'dayjs';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { useRecords } from '../state/records';
+
+interface Props {
+  readonly shoot: ShootRecord;
+  readonly batteries: readonly BatteryRecord[];
+}
+
+const schools: readonly { value: PolicyKind; label: string }[] = [
+  { value: 'touch-down-charge', label: 'touch down with' },
+  { value: 'half-out-half-home', label: 'half out, half home' },
+];
+
+/** What holds for the whole shoot: when it starts, how long a swap takes, what is held back, and which batteries are at hand. */
+export function PlanSettings({ shoot, batteries }: Props) {
+  const edit = useRecords((state) => state.edit);
+  const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
+  const toggle = (id: string) => {
+    const batteryIds = batteries
+      .map((battery) => battery.id)
+      .filter((other) => shoot.batteryIds.includes(other) !== (other === id));
+    change({ batteryIds }, 'batteries at hand');
+  };
+  return (
+    <section className="plan-settings" aria-label="The shoot">
+      <TextField
+        stacked
+        label="Shoot"
+        value={shoot.name}
+        problem={(text) => nameProblem('Name of the shoot', text)}
+        onChange={(name) => change({ name }, 'name of the shoot')}
+      />
+      <TextField
+        stacked
+        label="First take-off"
+        type="datetime-local"
+        value={dayjs(shoot.startsAt).format('YYYY-MM-DDTHH:mm')}
+        problem={(text) => (dayjs(text).isValid() ? null : 'First take-off is empty.')}
+        onChange={(at) => change({ startsAt: dayjs(at).format() }, 'first take-off')}
+      />
+      <QuantityField
+        stacked
+        quantity={shootRanges.swapTimeS}
+        value={shoot.swapTimeS}
+        onChange={(swapTimeS) => change({ swapTimeS }, 'swap time')}
+      />
+      <ChoiceField
+        stacked
+        label="Held back"
+        value={shoot.policy.kind}
+        options={schools}
+        onChange={(kind) => change({ policy: { ...shoot.policy, kind } }, 'what is held back')}
+      />
+      <QuantityField
+        stacked
+        quantity={ranges.policy.reserveCharge}
+        value={shoot.policy.reserveCharge ?? usualReserveCharge}
+        onChange={(reserveCharge) =>
+          change({ policy: { ...shoot.policy, reserveCharge } }, 'charge at touch-down')
+        }
+      />
+      <fieldset className="at-hand">
+        <legend>Batteries at hand</legend>
+        {batteries.map(({ id, label, pack }) => (
+          <label key={id}>
+            <input type="checkbox" checked={shoot.batteryIds.includes(id)} onChange={() => toggle(id)} />{' '}
+            {label} <small>{Math.round(pack.startCharge * 100)} %</small>
+          </label>
+        ))}
+      </fieldset>
+    </section>
+  );
+}

@@ -1,0 +1,200 @@
+import {
+  minutesAndSeconds,
+  nameProblem,
+  type ShootRecord,
+  type Shot,
+  type Style,
+  shotRanges,
+  styles,
+} from '@acorn-tally/core';
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { IconArrowDown, IconArrowUp, IconGripVertical, IconTrash } from '@tabler/icons-react';
+import { useState } from 'react';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { useRecords } from '../state/records';
+
+/** The shots in the pilot's order: dragged, moved by keys or buttons, opened to be changed. */
+export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
+  const edit = useRecords((state) => state.edit);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const { shots } = shoot;
+  const setShots = (next: readonly Shot[], label: string) => edit('shoots', shoot.id, { shots: next }, label);
+  const move = (from: number, to: number) => {
+    if (to >= 0 && to < shots.length) setShots(arrayMove([...shots], from, to), 'order of the shots');
+  };
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const place = (id: unknown) => shots.findIndex((shot) => shot.id === id);
+    move(place(active.id), place(over.id));
+  };
+  const addShot = () => {
+    const shot = newShot(shots);
+    setShots([...shots, shot], 'adding a shot');
+    setOpenId(shot.id);
+  };
+  return (
+    <>
+      <h2>Shots, in your order</h2>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+        <SortableContext items={shots.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          <ol className="shots">
+            {shots.map((shot, index) => (
+              <ShotItem
+                key={shot.id}
+                shot={shot}
+                number={index + 1}
+                open={shot.id === openId}
+                onToggle={() => setOpenId(shot.id === openId ? null : shot.id)}
+                onChange={(part, what) =>
+                  setShots(
+                    shots.map((other) => (other.id === shot.id ? { ...other, ...part } : other)),
+                    `${what} of shot ${index + 1}`,
+                  )
+                }
+                onMove={(step) => move(index, index + step)}
+                onRemove={() =>
+                  setShots(
+                    shots.filter((other) => other.id !== shot.id),
+                    `removing ${shot.name}`,
+                  )
+                }
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <button type="button" className="link" onClick={addShot}>
+        Add a shot
+      </button>
+    </>
+  );
+}
+
+function newShot(shots: readonly Shot[]): Shot {
+  const last = shots[shots.length - 1];
+  return {
+    id: crypto.randomUUID(),
+    name: `Shot ${shots.length + 1}`,
+    durationS: 240,
+    style: 'slow',
+    distanceM: last?.distanceM ?? 100,
+    bearingDeg: last?.bearingDeg ?? 0,
+    heightM: last?.heightM ?? 30,
+  };
+}
+
+interface ItemProps {
+  readonly shot: Shot;
+  readonly number: number;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+  readonly onChange: (part: Partial<Shot>, what: string) => void;
+  readonly onMove: (step: -1 | 1) => void;
+  readonly onRemove: () => void;
+}
+
+function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: ItemProps) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
+    id: shot.id,
+  });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className="shot"
+    >
+      <div className="shot-line">
+        <button
+          type="button"
+          className="shot-grip"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${shot.name}`}
+        >
+          <IconGripVertical size={15} aria-hidden />
+        </button>
+        <button type="button" className="shot-open" aria-expanded={open} onClick={onToggle}>
+          <span>
+            <b>
+              {number} {shot.name}
+            </b>
+            <small>
+              {shot.style} {Math.round(shot.distanceM)} m out, {Math.round(shot.heightM)} m up
+            </small>
+          </span>
+          <b>{minutesAndSeconds(shot.durationS)}</b>
+        </button>
+      </div>
+      {open && (
+        <div className="shot-fields">
+          <TextField
+            label="Name"
+            value={shot.name}
+            problem={(text) => nameProblem('Name of the shot', text)}
+            onChange={(name) => onChange({ name }, 'name')}
+          />
+          <QuantityField
+            quantity={shotRanges.durationS}
+            value={shot.durationS}
+            onChange={(durationS) => onChange({ durationS }, 'minutes')}
+          />
+          <ChoiceField<Style>
+            label="Style"
+            value={shot.style}
+            options={styles.map((value) => ({ value, label: value }))}
+            onChange={(style) => onChange({ style }, 'style')}
+          />
+          <QuantityField
+            quantity={shotRanges.distanceM}
+            value={shot.distanceM}
+            onChange={(distanceM) => onChange({ distanceM }, 'distance')}
+          />
+          <QuantityField
+            quantity={shotRanges.bearingDeg}
+            value={shot.bearingDeg}
+            onChange={(bearingDeg) => onChange({ bearingDeg }, 'bearing')}
+          />
+          <QuantityField
+            quantity={shotRanges.heightM}
+            value={shot.heightM}
+            onChange={(heightM) => onChange({ heightM }, 'height')}
+          />
+          <div className="shot-actions">
+            <button type="button" onClick={() => onMove(-1)} aria-label={`Move ${shot.name} up`}>
+              <IconArrowUp size={16} aria-hidden />
+            </button>
+            <button type="button" onClick={() => onMove(1)} aria-label={`Move ${shot.name} down`}>
+              <IconArrowDown size={16} aria-hidden />
+            </button>
+            <button type="button" onClick={onRemove} aria-label={`Remove ${shot.name}`}>
+              <IconTrash size={16} aria-hidden />
+            </button>
+          </div>
+        </div>
+      )}
+    </li>
+  );
+}

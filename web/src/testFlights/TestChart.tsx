@@ -1,0 +1,113 @@
+import { minutesAndSeconds, straightLine } from '@acorn-tally/core';
+import type { ChartData, ChartOptions } from 'chart.js';
+import { useMemo } from 'react';
+import { Line } from 'react-chartjs-2';
+import { chargeAxes } from '../charts/axes';
+import { token } from '../charts/setup';
+import type { TestRow } from './useTests';
+import { wholePercent } from './words';
+
+/** The estimated curve, what was read at the start and the end, and the straight line through both. */
+export function TestChart({ row: { record } }: { readonly row: TestRow }) {
+  const { data, options, words } = useMemo(() => chartOf(record), [record]);
+  return (
+    <>
+      <ul className="chart-key">
+        <li className="key-read">read from the gauge</li>
+        <li className="key-estimated">estimated</li>
+        <li className="key-straight">straight line</li>
+      </ul>
+      <div className="chart" role="img" aria-label={words}>
+        <Line data={data} options={options} />
+      </div>
+    </>
+  );
+}
+
+function chartOf(record: TestRow['record']) {
+  const { test } = record;
+  const minutes = (seconds: number) => seconds / 60;
+  const start = { x: 0, y: test.startCharge * 100 };
+  const end = { x: minutes(test.durationS), y: test.endCharge * 100 };
+  const zero = { x: minutes(straightLine(test).toZeroS), y: 0 };
+  const estimated = (record.estimate.answer?.curve ?? [])
+    .filter((point) => point.charge >= 0)
+    .map((point) => ({ x: minutes(point.timeS), y: point.charge * 100 }));
+  const lastMinute = Math.max(zero.x, estimated[estimated.length - 1]?.x ?? 0);
+  const spend = token('spend');
+  const data: ChartData<'line'> = {
+    datasets: [
+      {
+        label: 'read from the gauge',
+        data: [start, end],
+        showLine: false,
+        pointStyle: 'rectRot',
+        pointRadius: 6,
+        backgroundColor: spend,
+        borderColor: spend,
+      },
+      line('straight line', [start, zero], token('ink-soft'), 1.3, [5, 4]),
+      line('estimated', estimated, token('home'), 2.4, []),
+    ],
+  };
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    layout: { padding: { top: 8, right: 12 } },
+    scales: chargeAxes(lastMinute),
+    interaction: { mode: 'nearest', axis: 'x', intersect: false },
+    plugins: {
+      legend: { display: false },
+      tooltip: {
+        displayColors: false,
+        callbacks: {
+          title: (items) => `${minutesAndSeconds((items[0]?.parsed.x ?? 0) * 60)} min`,
+          label: (item) => `${Math.round(item.parsed.y ?? 0)} % · ${item.dataset.label}`,
+        },
+      },
+      annotation: {
+        annotations: {
+          landed: words(
+            `landed ${minutesAndSeconds(test.durationS)} at ${wholePercent(test.endCharge)}`,
+            end,
+            'spend-ink',
+          ),
+        },
+      },
+    },
+  };
+  const said = `Gauge against time: ${wholePercent(test.startCharge)} at lift-off, ${wholePercent(test.endCharge)} after ${minutesAndSeconds(test.durationS)}; the straight line through both reaches 0 % at ${minutesAndSeconds(zero.x * 60)}.`;
+  return { data, options, words: said };
+}
+
+function line(
+  label: string,
+  data: { x: number; y: number }[],
+  colour: string,
+  width: number,
+  dash: number[],
+) {
+  return {
+    label,
+    data,
+    borderColor: colour,
+    borderWidth: width,
+    borderDash: dash,
+    pointRadius: 0,
+    pointHitRadius: 8,
+  };
+}
+
+function words(content: string, at: { x: number; y: number }, colour: string) {
+  return {
+    type: 'label' as const,
+    xValue: at.x,
+    yValue: at.y,
+    xAdjust: 8,
+    yAdjust: -14,
+    position: { x: 'start', y: 'center' } as const,
+    content,
+    color: token(colour),
+    font: { size: 12, weight: 'bold' as const },
+  };
+}

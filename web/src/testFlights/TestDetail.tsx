@@ -1,0 +1,141 @@
+import { minutesAndSeconds, straightLine } from '@acorn-tally/core';
+import dayjs from 'dayjs';
+import { TextField } from '../fields/TextField';
+import { useRecords } from '../state/records';
+import { TestChart } from './TestChart';
+import type { TestRow } from './useTests';
+import { howFlown, signedPercent, wholePercent } from './words';
+
+/** One test: its headline, the estimated curve with what was read, and three ways of reckoning it. */
+export function TestDetail({ row }: { readonly row: TestRow }) {
+  const { record, battery } = row;
+  const { test, weather } = record;
+  const { edit, remove } = useRecords();
+  const label = battery?.label ?? 'removed battery';
+  return (
+    <>
+      <div className="headline">
+        <h1>
+          {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} to {wholePercent(test.endCharge)}
+        </h1>
+        <p>
+          {dayjs(record.flownAt).format('D MMM YYYY')}, {weather.airTemperatureC} °C, wind{' '}
+          {weather.wind.speedMps} m/s, ground {weather.elevationM} m · {wholePercent(test.startCharge)} at
+          lift-off
+          {test.startTemperatureC != null && `, pack ${test.startTemperatureC} °C`}
+        </p>
+      </div>
+      <div className="test-top">
+        <section>
+          <TestChart row={row} />
+        </section>
+        <section>
+          <AllOfIt row={row} />
+          <ThisFlight row={row} />
+        </section>
+      </div>
+      <div className="test-edit">
+        <TextField
+          label="Left out of the figures because"
+          value={record.excludedReason ?? ''}
+          placeholder="it counts; write why, if it should not"
+          onChange={(text) =>
+            edit(
+              'testFlights',
+              record.id,
+              { excludedReason: text.trim() === '' ? null : text },
+              'why it is left out',
+            )
+          }
+        />
+        <TextField
+          label="Note"
+          value={record.note ?? ''}
+          onChange={(text) => edit('testFlights', record.id, { note: text || null }, 'note of a test')}
+        />
+        <button
+          type="button"
+          className="link"
+          onClick={() => void remove('testFlights', record.id, `removing a test of ${label}`)}
+        >
+          Remove this test
+        </button>
+      </div>
+    </>
+  );
+}
+
+function AllOfIt({ row: { record } }: { readonly row: TestRow }) {
+  const { test, estimate } = record;
+  const line = straightLine(test);
+  const boxS = estimate.request.aircraft.advertisedFlightTimeS;
+  const start = Math.round(test.startCharge * 100);
+  const end = Math.round(test.endCharge * 100);
+  const ways = [
+    { way: `Straight line, ${start} → ${end} %`, seconds: line.fullGaugeS },
+    ...(start < 100 ? [{ way: `… if you forget it began at ${start}`, seconds: line.forgottenStartS }] : []),
+    { way: 'On the box', seconds: boxS },
+  ];
+  return (
+    <>
+      <h2 className="section-title">How long would all of it last?</h2>
+      <table className="figures">
+        <thead>
+          <tr>
+            <th scope="col">way of reckoning</th>
+            <th scope="col">100 → 0 %</th>
+            <th scope="col">of the box</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map(({ way, seconds }) => (
+            <tr key={way}>
+              <th scope="row">{way}</th>
+              <td>{minutesAndSeconds(seconds)} min</td>
+              <td>{wholePercent(seconds / boxS)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function ThisFlight({ row: { record, comparison } }: { readonly row: TestRow }) {
+  const { test, estimate } = record;
+  const byShareS = estimate.request.aircraft.advertisedFlightTimeS * (test.startCharge - test.endCharge);
+  const against = (seconds: number | null) =>
+    seconds === null ? '–' : signedPercent(seconds / test.durationS - 1);
+  return (
+    <>
+      <h2 className="section-title test-second">This flight, to {wholePercent(test.endCharge)}</h2>
+      <table className="figures">
+        <tbody>
+          <tr>
+            <th scope="row">Flown</th>
+            <td>{minutesAndSeconds(test.durationS)} min</td>
+            <td />
+          </tr>
+          <tr>
+            <th scope="row">Estimated when it was recorded</th>
+            <td>
+              {comparison.estimatedS === null ? '–' : `${minutesAndSeconds(comparison.estimatedS)} min`}
+            </td>
+            <td>{against(comparison.estimatedS)}</td>
+          </tr>
+          <tr>
+            <th scope="row">Box minutes × share of charge</th>
+            <td>{minutesAndSeconds(byShareS)} min</td>
+            <td>{against(byShareS)}</td>
+          </tr>
+        </tbody>
+      </table>
+      {estimate.refusal && <p className="danger">No estimate: {estimate.refusal}</p>}
+      {test.pattern === 'low-hover' && test.heightM < 1 && (
+        <p className="test-hint">
+          So low, the ground cushions the rotors: this test runs some per cent long.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,28 @@
+import type { TestFlightContent, TestPattern } from '@acorn-tally/core';
+
+export const patternNames: Record<TestPattern, string> = {
+  'low-hover': 'low hover',
+  'high-hover': 'high hover',
+  'there-and-back': 'there and back',
+  circle: 'circle round a subject',
+  'figure-of-eight': 'figure of eight',
+  'free-flying': 'free flying',
+};
+
+export function isHover(pattern: TestPattern): boolean {
+  return pattern === 'low-hover' || pattern === 'high-hover';
+}
+
+/** "low hover", "fast, there and back". */
+export function howFlown({ test }: Pick<TestFlightContent, 'test'>): string {
+  const pattern = patternNames[test.pattern];
+  return isHover(test.pattern) ? pattern : `${test.mode ?? 'normal'}, ${pattern}`;
+}
+
+export const wholePercent = (fraction: number) => `${Math.round(fraction * 100)} %`;
+
+export function signedPercent(fraction: number): string {
+  const percent = Math.round(fraction * 100);
+  if (percent === 0) return '0 %';
+  return percent > 0 ? `+${percent} %` : `−${-percent} %`;
+}
