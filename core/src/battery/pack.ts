@@ -1,12 +1,19 @@
 import type { ValuesOf } from '../units/assumed';
 import type { Battery } from './battery';
+import { coldCapacityFraction, coldPriors } from './coldCapacity';
 import { gaugePriors } from './gauge';
 import { chemistryOf, openCircuitVoltage } from './openCircuit';
 import { cellResistance, resistancePriors } from './resistance';
 import { type PackThermals, packThermals, thermalPriors } from './thermal';
 import { healthOf, wearPriors } from './wear';
 
-export const packPriors = { ...resistancePriors, ...thermalPriors, ...wearPriors, ...gaugePriors } as const;
+export const packPriors = {
+  ...resistancePriors,
+  ...coldPriors,
+  ...thermalPriors,
+  ...wearPriors,
+  ...gaugePriors,
+} as const;
 export type PackCoefficients = ValuesOf<typeof packPriors>;
 
 /** Common practice: at 3.0 V a cell the aircraft falls; at 3.2 V wear begins. */
@@ -15,7 +22,8 @@ export const emptyCellVoltageV = 3;
 /** A pack ready to be drained. Charge is the cell's own, 0–1, not the gauge's. */
 export interface Pack {
   readonly cellCount: number;
-  readonly capacityAh: number;
+  /** What it can give of its charge at a temperature. */
+  readonly capacityAh: (temperatureC: number) => number;
   readonly hidden: number;
   readonly thermals: PackThermals;
   readonly openCircuitV: (charge: number) => number;
@@ -35,7 +43,8 @@ export function packOf(battery: Battery, hiddenCharge: number | null, coefficien
   const labelAh = battery.ratedCapacityMah / 1000;
   return {
     cellCount: battery.cellCount,
-    capacityAh: labelAh * health,
+    capacityAh: (temperatureC) =>
+      labelAh * health * coldCapacityFraction(temperatureC, coefficients.capacityLossPerK),
     hidden: hiddenCharge ?? coefficients.hiddenCharge,
     thermals: packThermals(labelAh * battery.nominalVoltageV, coefficients.packCoolingRatio),
     openCircuitV: openCircuitVoltage(chemistryOf(battery), battery.fullCellVoltageV),

@@ -1,4 +1,5 @@
 import { spec } from '../aircraft/aircraft';
+import { usualReserveCharge } from '../reserve/policy';
 import { minutesAndSeconds } from '../units/clock';
 import type { Reckoning } from './reckon';
 import type { EstimateRequest } from './request';
@@ -13,6 +14,8 @@ export interface Caution {
 const coldPackC = 15;
 const notFullCharge = 0.9;
 const wornHealth = 0.85;
+const usualCeilingM = 120;
+const frostReserveCharge = 0.3;
 
 /** What a pilot should be told beside the figure, most pressing first. Thresholds are common practice. */
 export function cautions(request: EstimateRequest, reckoning: Reckoning, health: number): Caution[] {
@@ -31,7 +34,16 @@ export function cautions(request: EstimateRequest, reckoning: Reckoning, health:
       ofFlight('gust-over-return-speed', `Gusts of ${air.gustMps.toFixed(0)} m/s pass the return speed`),
     cruise !== undefined &&
       cruise.groundMps < returnMps / 2 &&
-      ofFlight('slow-way-home', `Way home crawls: ${minutesAndSeconds(cruise.durationS)} against the wind`),
+      ofFlight(
+        'slow-way-home',
+        `The way home crawls: ${flight.farthestM} m take ${minutesAndSeconds(cruise.durationS)} against the wind`,
+      ),
+    flight.heightM > usualCeilingM &&
+      ofFlight('above-ceiling', `Above ${usualCeilingM} m: check your local rule`),
+    conditions.airTemperatureC < 0 &&
+      policy.kind === 'touch-down-charge' &&
+      (policy.reserveCharge ?? usualReserveCharge) < frostReserveCharge &&
+      ofFlight('frost', 'Below freezing, pilots hold back 30 %'),
     reckoning.hoverTimeIgnored &&
       ofFlight('hover-time-odd', 'The hover time on the box does not fit its flight time: set aside'),
     (policy.kind === 'forced-landing' || policy.kind === 'empty') &&

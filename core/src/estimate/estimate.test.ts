@@ -161,11 +161,17 @@ test('steady slow cruise outlasts a hover on the same pack and day, fast flying 
   expect(held('fast', 16) / held('normal', 5.5)).toBeLessThan(0.65);
 });
 
-test('a cold-soaked pack gives less than one kept warm', () => {
-  const cold = { conditions: { airTemperatureC: -10 } };
-  expect(usableS({ ...cold, battery: { startTemperatureC: -10 } })).toBeLessThan(
-    usableS({ ...cold, battery: { startTemperatureC: 20 } }),
-  );
+test('a frosty day costs minutes even with packs kept warm, and much more with cold ones (common practice)', () => {
+  const onDay = (airTemperatureC: number, startTemperatureC: number) =>
+    usableS({
+      conditions: { airTemperatureC, wind: calm },
+      flight: { farthestM: 0 },
+      battery: { startTemperatureC },
+    });
+  const keptWarm = onDay(-18, 20) / onDay(5, 20);
+  expect(keptWarm).toBeGreaterThan(0.85);
+  expect(keptWarm).toBeLessThan(1);
+  expect(onDay(-18, -18) / onDay(5, 20)).toBeLessThan(keptWarm - 0.08);
 });
 
 describe('what cannot be flown is said, with its numbers', () => {

@@ -66,8 +66,11 @@ function flownWithOtherPack({ aircraft, battery }: EstimateRequest): boolean {
 /** Time to gauge 0 % (to motors out while nothing is hidden) with only some causes at work, the others as on the box. */
 function enduranceWith(request: EstimateRequest, reckoning: Reckoning, coefficients: Coefficients) {
   const powerW = remember((on: PowerCauses) => powerWith(request, reckoning, on));
+  const packWith = remember((on: PackCauses) =>
+    packOf(batteryWith(request, on), request.aircraft.hiddenCharge ?? null, coefficients),
+  );
   return (causes: ReadonlySet<PhysicalCause>): number => {
-    const pack = packOf(batteryWith(request, causes), request.aircraft.hiddenCharge ?? null, coefficients);
+    const pack = packWith({ worn: causes.has('wear'), other: causes.has('other-pack') });
     const airC = causes.has('temperature') ? request.conditions.airTemperatureC : boxTemperatureC;
     const packC = causes.has('temperature') ? (request.battery.startTemperatureC ?? airC) : boxTemperatureC;
     const charge = causes.has('not-full') ? cellChargeOf(request.battery.startCharge, pack.hidden) : 1;
@@ -82,10 +85,15 @@ function enduranceWith(request: EstimateRequest, reckoning: Reckoning, coefficie
   };
 }
 
-function batteryWith({ aircraft, battery }: EstimateRequest, causes: ReadonlySet<PhysicalCause>): Battery {
-  const worn = causes.has('wear') ? battery : newBattery(battery);
-  if (causes.has('other-pack')) return worn;
-  return { ...worn, ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah };
+interface PackCauses {
+  readonly worn: boolean;
+  readonly other: boolean;
+}
+
+function batteryWith({ aircraft, battery }: EstimateRequest, on: PackCauses): Battery {
+  const pack = on.worn ? battery : newBattery(battery);
+  if (on.other) return pack;
+  return { ...pack, ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah };
 }
 
 interface PowerCauses {
@@ -120,8 +128,8 @@ function powerWith(
   return stylePowerW(powertrain, air, cruise, 0);
 }
 
-function remember<Key>(f: (key: Key) => number): (key: Key) => number {
-  const known = new Map<string, number>();
+function remember<Key, Value>(f: (key: Key) => Value): (key: Key) => Value {
+  const known = new Map<string, Value>();
   return (key) => {
     const name = JSON.stringify(key);
     const value = known.get(name) ?? f(key);

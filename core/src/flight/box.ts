@@ -55,7 +55,8 @@ export function newBattery(battery: Battery): Battery {
 
 /** The constant power that empties a full pack in a given time, W; null when none does. */
 function powerForDurationW(pack: Pack, durationS: number): number | null {
-  const labelW = (pack.capacityAh * pack.openCircuitV(0.5) * pack.cellCount * 3600) / durationS;
+  const labelW =
+    (pack.capacityAh(boxTemperatureC) * pack.openCircuitV(0.5) * pack.cellCount * 3600) / durationS;
   const miss = (powerW: number) => {
     const curve = drain(pack, powerW, boxTemperatureC, {
       timeS: 0,

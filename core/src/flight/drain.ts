@@ -13,7 +13,7 @@ const finestStep = 0.0001;
 
 /**
  * Drains a pack at constant power from a state until it can give no more, in steps of charge rather than of time:
- * dt/dcharge = −Q/I. So the number of steps is bounded by the charge whatever the power. Midpoint rule; the pack's
+ * dt/dcharge = −Q(T)/I. So the number of steps is bounded by the charge whatever the power. Midpoint rule; the pack's
  * temperature is solved exactly within a step. Empty when the pack cannot even start.
  */
 export function drain(pack: Pack, powerW: number, airC: number, start: PackState): DrainCurve {
@@ -58,12 +58,11 @@ function drainStep(
   from: FlightPoint,
   step: number,
 ): FlightPoint | null {
-  const secondsPerCharge = 3600 * pack.capacityAh;
-  const halfS = ((step / 2) * secondsPerCharge) / from.currentA;
+  const halfS = ((step / 2) * 3600 * pack.capacityAh(from.temperatureC)) / from.currentA;
   const halfC = warmedC(pack.thermals, from.temperatureC, airC, from.heatW, halfS);
   const middle = loadAt(pack, powerW, from.charge - step / 2, halfC);
   if (!middle) return null;
-  const durationS = (step * secondsPerCharge) / middle.currentA;
+  const durationS = (step * 3600 * pack.capacityAh(halfC)) / middle.currentA;
   return underLoad(pack, powerW, {
     timeS: from.timeS + durationS,
     charge: from.charge - step,
@@ -108,11 +107,16 @@ function timeStep(
 ): PackState | null {
   const before = loadAt(pack, powerW, from.charge, from.temperatureC);
   if (!before) return null;
-  const chargePerAmpere = durationS / (3600 * pack.capacityAh);
+  const hours = durationS / 3600;
   const halfC = warmedC(pack.thermals, from.temperatureC, airC, before.heatW, durationS / 2);
-  const middle = loadAt(pack, powerW, from.charge - (before.currentA * chargePerAmpere) / 2, halfC);
+  const middle = loadAt(
+    pack,
+    powerW,
+    from.charge - (before.currentA * hours) / 2 / pack.capacityAh(from.temperatureC),
+    halfC,
+  );
   if (!middle) return null;
-  const charge = from.charge - middle.currentA * chargePerAmpere;
+  const charge = from.charge - (middle.currentA * hours) / pack.capacityAh(halfC);
   if (!(charge >= 0)) return null;
   return {
     timeS: from.timeS + durationS,

@@ -1,9 +1,12 @@
+import { airframePriors } from '../aircraft/airframe';
 import type { Battery } from '../battery/battery';
-import { loadAt, type Pack, packOf } from '../battery/pack';
-import { usualCoefficients } from '../estimate/request';
+import { loadAt, type Pack, packOf, packPriors } from '../battery/pack';
+import { nominal } from '../units/assumed';
 import { boxDensityKgm3, boxTemperatureC, newBattery, solveBox } from './box';
 import { drain, flyLegs, momentAtCharge } from './drain';
 import { electricalPowerW } from './powertrain';
+
+const usual = nominal({ ...airframePriors, ...packPriors });
 
 const battery: Battery = {
   ratedCapacityMah: 2350,
@@ -29,7 +32,7 @@ function drainedByRungeKutta(pack: Pack, powerW: number, airC: number, toCharge:
     if (!load) throw new Error('The pack gave out before the charge was reached.');
     const { heatCapacityJpK, coolingWpK } = pack.thermals;
     return [
-      -load.currentA / (3600 * pack.capacityAh),
+      -load.currentA / (3600 * pack.capacityAh(temperatureC)),
       (load.heatW - coolingWpK * (temperatureC - airC)) / heatCapacityJpK,
     ];
   };
@@ -50,7 +53,7 @@ function drainedByRungeKutta(pack: Pack, powerW: number, airC: number, toCharge:
 test.each([0.5, 0.1])(
   'the drain to %d of the charge agrees with a Runge–Kutta solution within 0.1 % of time',
   (charge) => {
-    const pack = packOf(battery, null, usualCoefficients);
+    const pack = packOf(battery, null, usual);
     const timeS = momentAtCharge(drain(pack, 38, 5, cold), charge).timeS;
     const exactS = drainedByRungeKutta(pack, 38, 5, charge);
     expect(Math.abs(timeS / exactS - 1)).toBeLessThan(0.001);
@@ -58,14 +61,14 @@ test.each([0.5, 0.1])(
 );
 
 test('legs in time and the drain in charge are one flight', () => {
-  const pack = packOf(battery, null, usualCoefficients);
+  const pack = packOf(battery, null, usual);
   const moment = momentAtCharge(drain(pack, 38, 5, cold), 0.4);
   const flown = flyLegs(pack, [{ powerW: 38, durationS: moment.timeS }], 5, cold);
   expect(flown?.charge).toBeCloseTo(0.4, 4);
 });
 
 test('minutes per per cent shrink towards the end: the voltage sags (common practice)', () => {
-  const curve = drain(packOf(battery, null, usualCoefficients), 38, 20, {
+  const curve = drain(packOf(battery, null, usual), 38, 20, {
     timeS: 0,
     charge: 0.95,
     temperatureC: 20,
@@ -75,36 +78,36 @@ test('minutes per per cent shrink towards the end: the voltage sags (common prac
 });
 
 test('an overloaded or empty pack drains nothing, in a bounded number of steps', () => {
-  const pack = packOf(battery, null, usualCoefficients);
+  const pack = packOf(battery, null, usual);
   expect(drain(pack, 1e5, 20, cold)).toHaveLength(0);
   expect(drain(pack, 1, 20, { ...cold, charge: 0 }).length).toBeLessThanOrEqual(1);
   expect(drain(pack, 0.01, -30, cold).length).toBeLessThan(300);
 });
 
 test('the box is solved: a new full pack at the advertised speed lasts the advertised time', () => {
-  const solved = solveBox(jay, battery, usualCoefficients);
+  const solved = solveBox(jay, battery, usual);
   if (!solved.ok) throw new Error(solved.refusal.message);
   const flow = { airspeedMps: 5.5, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
   const powerW = electricalPowerW(solved.value.powertrain, flow);
-  const pack = packOf(newBattery(battery), null, usualCoefficients);
+  const pack = packOf(newBattery(battery), null, usual);
   const curve = drain(pack, powerW, boxTemperatureC, { timeS: 0, charge: 1, temperatureC: boxTemperatureC });
   expect(curve[curve.length - 1]?.timeS).toBeCloseTo(1860, 1);
 });
 
 test('with a hover time the box is solved for both', () => {
-  const solved = solveBox({ ...jay, advertisedHoverTimeS: 1620 }, battery, usualCoefficients);
+  const solved = solveBox({ ...jay, advertisedHoverTimeS: 1620 }, battery, usual);
   if (!solved.ok) throw new Error(solved.refusal.message);
   expect(solved.value.hoverTimeIgnored).toBe(false);
   const flow = { airspeedMps: 0, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
   const powerW = electricalPowerW(solved.value.powertrain, flow);
-  const pack = packOf(newBattery(battery), null, usualCoefficients);
+  const pack = packOf(newBattery(battery), null, usual);
   const curve = drain(pack, powerW, boxTemperatureC, { timeS: 0, charge: 1, temperatureC: boxTemperatureC });
   expect(curve[curve.length - 1]?.timeS).toBeCloseTo(1620, 1);
 });
 
 test('a box that contradicts itself says so', () => {
   const refusalOf = (change: object) => {
-    const solved = solveBox({ ...jay, ...change }, battery, usualCoefficients);
+    const solved = solveBox({ ...jay, ...change }, battery, usual);
     return solved.ok
       ? solved.value.hoverTimeIgnored
         ? 'hover time set aside'

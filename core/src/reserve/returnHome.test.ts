@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { type Atmosphere, stillAir } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
-import { usualCoefficients } from '../estimate/request';
+import { airframePriors } from '../aircraft/airframe';
+import { packPriors } from '../battery/pack';
 import { solveBox } from '../flight/box';
+import { nominal } from '../units/assumed';
 import { returnLegs } from './returnHome';
 
 const aircraft: Aircraft = {
@@ -20,7 +22,7 @@ const pack = {
   fullCellVoltageV: 4.4,
   startCharge: 1,
 };
-const box = solveBox(aircraft, pack, usualCoefficients);
+const box = solveBox(aircraft, pack, nominal({ ...airframePriors, ...packPriors }));
 if (!box.ok) throw new Error(box.refusal.message);
 const { powertrain } = box.value;
 

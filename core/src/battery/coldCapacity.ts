@@ -1,0 +1,25 @@
+import type { Assumed } from '../units/assumed';
+
+export const coldPriors = {
+  capacityLossPerK: {
+    value: 0.005,
+    spread: 0.4,
+    kind: 'relative',
+    because:
+      'assumed: data sheets show about 90 % of the charge at 0 °C and 80 % at −20 °C at moderate current (from memory)',
+  },
+} as const satisfies Record<string, Assumed>;
+
+/** At and above this the cell gives its whole capacity. */
+const wholeAboveC = 20;
+
+/**
+ * A cold cell gives less of its charge, beside its higher resistance: the share that can be had falls by about half a
+ * per cent for each degree below 20 °C, from −30 °C. Without it a frosty day would *add* minutes, since cold air is
+ * dense. Common practice is that it costs 5 to 15 % with packs kept warm and much more with cold ones; this law gives the
+ * direction, and less than that for warm packs (docs/METHOD.md, what is still thin).
+ * Example: 0 °C → 0.90.
+ */
+export function coldCapacityFraction(temperatureC: number, lossPerK: number): number {
+  return 1 - lossPerK * Math.max(0, wholeAboveC - temperatureC);
+}
