@@ -31,7 +31,6 @@ export async function createApp(
   SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, openApi()), {
     jsonDocumentUrl: 'api/v1/openapi.json',
   });
-  app.enableShutdownHooks();
   return app;
 }
 
