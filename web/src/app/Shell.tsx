@@ -1,4 +1,4 @@
-import { Button, Modal, Table } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { ConditionsDrawer } from '../conditions/ConditionsDrawer';
@@ -6,6 +6,7 @@ import { Ribbon } from '../conditions/Ribbon';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { Footer } from './Footer';
+import { KeysHelp } from './KeysHelp';
 import { useKeys } from './keys';
 import { useLoading } from './useLoading';
 import { views } from './views';
@@ -61,33 +62,5 @@ function Waiting({ loading }: { readonly loading: 'loading' | 'failed' }) {
       <p>{trouble}</p>
       <Button onClick={() => void load()}>Try again</Button>
     </main>
-  );
-}
-
-const keys = [
-  ['1, 3, 4', 'Minutes, Test flights, Swap plan'],
-  ['C', 'change the conditions'],
-  ['T', 'record a test flight'],
-  ['B', 'next battery (Minutes)'],
-  ['↑ ↓', 'step a number up or down; with Shift ten steps'],
-  ['Ctrl-Z', 'undo the last change'],
-  ['Esc', 'close'],
-  ['?', 'these keys'],
-] as const;
-
-function KeysHelp({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
-  return (
-    <Modal opened={opened} onClose={onClose} title="Keys" closeButtonProps={{ 'aria-label': 'Close' }}>
-      <Table>
-        <Table.Tbody>
-          {keys.map(([key, what]) => (
-            <Table.Tr key={key}>
-              <Table.Th w={90}>{key}</Table.Th>
-              <Table.Td>{what}</Table.Td>
-            </Table.Tr>
-          ))}
-        </Table.Tbody>
-      </Table>
-    </Modal>
   );
 }

@@ -20,8 +20,8 @@ export function ChargeChart({ estimate, policy, forcedLandingCharge }: Props) {
   const options = useMemo(() => optionsFor(lines, heldPercent), [lines, heldPercent]);
   const data = useMemo(() => dataFor(lines), [lines]);
   return (
-    <div className="chart" role="img" aria-label={inWords(lines)}>
-      <Line data={data} options={options} />
+    <div className="chart">
+      <Line data={data} options={options} aria-label={inWords(lines)} />
     </div>
   );
 }

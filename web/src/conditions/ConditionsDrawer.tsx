@@ -5,8 +5,8 @@ import {
   roughnessClasses,
   usualRoughnessM,
 } from '@acorn-tally/core';
-import { Drawer } from '@mantine/core';
 import dayjs from 'dayjs';
+import { SidePanel } from '../app/SidePanel';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -21,17 +21,9 @@ export function ConditionsDrawer() {
   const { conditionsOpen, choose } = useChosen();
   if (!conditions) return null;
   return (
-    <Drawer
-      opened={conditionsOpen}
-      onClose={() => choose({ conditionsOpen: false })}
-      position="right"
-      size={380}
-      title={<h2 className="drawer-title">Conditions</h2>}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-      overlayProps={{ backgroundOpacity: 0.12 }}
-    >
+    <SidePanel title="Conditions" opened={conditionsOpen} onClose={() => choose({ conditionsOpen: false })}>
       <ConditionsForm conditions={conditions} />
-    </Drawer>
+    </SidePanel>
   );
 }
 
@@ -61,7 +53,7 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
         problem={(text) => (dayjs(text).isValid() ? null : 'Day and hour are empty.')}
         onChange={(at) => edit('conditions', conditions.id, { at: dayjs(at).format() }, 'day and hour')}
       />
-      <h3 className="drawer-part">Air</h3>
+      <h3 className="panel-part">Air</h3>
       <QuantityField
         first
         quantity={ranges.conditions.airTemperatureC}
@@ -86,7 +78,7 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
         hint="if you know it; else the standard day"
         onChange={(qnhHpa) => change({ qnhHpa }, 'QNH')}
       />
-      <h3 className="drawer-part">Wind</h3>
+      <h3 className="panel-part">Wind</h3>
       <QuantityField
         quantity={ranges.wind.speedMps}
         value={wind.speedMps}
@@ -129,7 +121,7 @@ function WindByHeight({ conditions }: { readonly conditions: ConditionsRecord })
   const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
   return (
     <>
-      <h3 className="drawer-part">Up there</h3>
+      <h3 className="panel-part">Up there</h3>
       <table className="wind-rows">
         <thead>
           <tr>

@@ -11,7 +11,7 @@ import {
   usualDragAreaM2,
   usualSpec,
 } from '@acorn-tally/core';
-import { Drawer } from '@mantine/core';
+import { SidePanel } from '../app/SidePanel';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -26,17 +26,14 @@ interface Props {
 /** The box and the spec sheet of an aircraft. What is left empty is assumed, and the assumed value is shown. */
 export function BoxDrawer({ aircraft, opened, onClose }: Props) {
   return (
-    <Drawer
+    <SidePanel
+      side="left"
+      title={`${aircraft.name}: the box and the spec sheet`}
       opened={opened}
       onClose={onClose}
-      position="left"
-      size={400}
-      title={<h2 className="drawer-title">{aircraft.name}: the box and the spec sheet</h2>}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-      overlayProps={{ backgroundOpacity: 0.12 }}
     >
       <BoxForm aircraft={aircraft} />
-    </Drawer>
+    </SidePanel>
   );
 }
 
@@ -78,9 +75,7 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
   );
   return (
     <>
-      <p className="drawer-note">
-        Numbers in italics are assumed: fill them in if your papers say otherwise.
-      </p>
+      <p className="panel-note">Numbers in italics are assumed: fill them in if your papers say otherwise.</p>
       <TextField
         label="Name"
         value={aircraft.name}
@@ -98,18 +93,18 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
         ]}
         onChange={(kind) => change({ kind }, 'kind')}
       />
-      <h3 className="drawer-part">On the box</h3>
+      <h3 className="panel-part">On the box</h3>
       {required('takeoffMassKg')}
       {required('advertisedFlightTimeS', 'the longest: full pack to empty, still air')}
       {required('advertisedSpeedMps', 'often in a footnote')}
       {optional('advertisedHoverTimeS', null, 'if given: tells how slippery it is')}
       {optional('advertisedCapacityMah', null, 'if your packs differ from it')}
-      <h3 className="drawer-part">Rotors and drag</h3>
+      <h3 className="panel-part">Rotors and drag</h3>
       {required('rotorCount')}
       {optional('rotorDiameterM', usualDiameterM)}
       {optional('dragAreaM2', usualDragAreaM2(spec.takeoffMassKg))}
       {optional('auxiliaryPowerW', usualAuxiliaryPowerW(spec.takeoffMassKg), 'camera, link and computer')}
-      <h3 className="drawer-part">Speeds</h3>
+      <h3 className="panel-part">Speeds</h3>
       {modes.map((mode) => (
         <QuantityField
           key={mode}
@@ -127,7 +122,7 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
       {optional('climbSpeedMps', usualSpec.climbSpeedMps)}
       {optional('descentSpeedMps', usualSpec.descentSpeedMps)}
       {optional('returnSpeedMps', usualSpec.returnSpeedMps, 'through the air, on its own')}
-      <h3 className="drawer-part">What it does by itself</h3>
+      <h3 className="panel-part">What it does by itself</h3>
       {optional('lowWarningCharge', usualSpec.lowWarningCharge)}
       {optional('forcedLandingCharge', usualSpec.forcedLandingCharge)}
       {optional('hiddenCharge', 0.05, 'kept for emergencies, never planned')}

@@ -8,6 +8,7 @@ import {
   styles,
 } from '@acorn-tally/core';
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -57,7 +58,12 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
   return (
     <>
       <h2>Shots, in your order</h2>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={dropped}
+        accessibility={{ announcements: saidWhileMoving(shots) }}
+      >
         <SortableContext items={shots.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
           <ol className="shots">
             {shots.map((shot, index) => (
@@ -90,6 +96,20 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
       </button>
     </>
   );
+}
+
+/** What a screen reader hears while a shot is moved. */
+function saidWhileMoving(shots: readonly Shot[]): Announcements {
+  const name = (id: unknown) => shots.find((shot) => shot.id === id)?.name ?? 'The shot';
+  const place = (id: unknown) => shots.findIndex((shot) => shot.id === id) + 1;
+  return {
+    onDragStart: ({ active }) => `${name(active.id)} lifted.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${name(active.id)} would be number ${place(over.id)}.` : undefined,
+    onDragEnd: ({ active, over }) =>
+      over ? `${name(active.id)} is number ${place(over.id)} now.` : undefined,
+    onDragCancel: ({ active }) => `${name(active.id)} stays where it was.`,
+  };
 }
 
 function newShot(shots: readonly Shot[]): Shot {

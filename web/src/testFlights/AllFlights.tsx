@@ -63,12 +63,12 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
 function AgainstFlown({ rows }: { readonly rows: readonly TestRow[] }) {
   const { data, options } = useMemo(() => chartOf(rows), [rows]);
   return (
-    <div
-      className="scatter"
-      role="img"
-      aria-label="Flown minutes against estimated minutes; the table beside it has the figures"
-    >
-      <Scatter data={data} options={options} />
+    <div className="scatter">
+      <Scatter
+        data={data}
+        options={options}
+        aria-label="Flown minutes against estimated minutes; the table beside it has the figures"
+      />
     </div>
   );
 }

@@ -17,8 +17,8 @@ export function TestChart({ row: { record } }: { readonly row: TestRow }) {
         <li className="key-estimated">estimated</li>
         <li className="key-straight">straight line</li>
       </ul>
-      <div className="chart" role="img" aria-label={words}>
-        <Line data={data} options={options} />
+      <div className="chart">
+        <Line data={data} options={options} aria-label={words} />
       </div>
     </>
   );
@@ -41,6 +41,7 @@ function chartOf(record: TestRow['record']) {
         label: 'read from the gauge',
         data: [start, end],
         showLine: false,
+        clip: 8,
         pointStyle: 'rectRot',
         pointRadius: 6,
         backgroundColor: spend,

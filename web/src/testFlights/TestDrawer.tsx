@@ -9,9 +9,10 @@ import {
   testFlightRanges,
   testPatterns,
 } from '@acorn-tally/core';
-import { Button, Drawer } from '@mantine/core';
+import { Button } from '@mantine/core';
 import dayjs from 'dayjs';
 import { type FormEvent, useState } from 'react';
+import { SidePanel } from '../app/SidePanel';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -34,16 +35,7 @@ export function TestDrawer({ opened, onClose }: Props) {
   const [round, setRound] = useState(0);
   if (!aircraft || !conditions) return null;
   return (
-    <Drawer
-      opened={opened}
-      onClose={onClose}
-      keepMounted
-      position="right"
-      size={400}
-      title={<h2 className="drawer-title">Record a test</h2>}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-      overlayProps={{ backgroundOpacity: 0.12 }}
-    >
+    <SidePanel title="Record a test" opened={opened} onClose={onClose} keepMounted>
       {battery ? (
         <TestForm
           key={`${aircraft.id} ${round}`}
@@ -59,7 +51,7 @@ export function TestDrawer({ opened, onClose }: Props) {
       ) : (
         <p>{aircraft.name} has no battery yet: add one in Minutes.</p>
       )}
-    </Drawer>
+    </SidePanel>
   );
 }
 
@@ -151,7 +143,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
         problem={(text) => (dayjs(text).isValid() ? null : 'Day and hour are empty.')}
         onChange={(at) => set({ flownAt: dayjs(at).format() })}
       />
-      <h3 className="drawer-part">How it was flown</h3>
+      <h3 className="panel-part">How it was flown</h3>
       <ChoiceField
         label="Pattern"
         value={draft.pattern}
@@ -181,7 +173,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
         missing={sent}
         onChange={(heightM) => set({ heightM })}
       />
-      <h3 className="drawer-part">What you read</h3>
+      <h3 className="panel-part">What you read</h3>
       <QuantityField
         first
         quantity={testFlightRanges.startCharge}
@@ -215,7 +207,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
         onChange={(startTemperatureC) => set({ startTemperatureC })}
       />
       <TextField label="Note" value={draft.note} onChange={(note) => set({ note })} />
-      <p className="drawer-note test-weather">
+      <p className="panel-note test-weather">
         In the conditions of the ribbon: {conditions.weather.airTemperatureC} °C, wind{' '}
         {conditions.weather.wind.speedMps} m/s, ground {conditions.weather.elevationM} m. The estimate for
         just this flight is kept with it.

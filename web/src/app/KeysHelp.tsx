@@ -1,0 +1,30 @@
+import { SidePanel } from './SidePanel';
+
+const keys = [
+  ['1, 3, 4', 'Minutes, Test flights, Swap plan'],
+  ['C', 'change the conditions'],
+  ['T', 'record a test flight'],
+  ['B', 'next battery (Minutes)'],
+  ['↑ ↓', 'step a number; with Shift ten steps'],
+  ['Space', 'on a shot’s handle: lift it, move it with ↑ ↓, set it down'],
+  ['Ctrl-Z', 'undo the last change'],
+  ['Esc', 'close'],
+  ['?', 'these keys'],
+] as const;
+
+export function KeysHelp({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
+  return (
+    <SidePanel title="Keys" opened={opened} onClose={onClose}>
+      <dl className="keys">
+        {keys.map(([key, what]) => (
+          <div key={key}>
+            <dt>
+              <kbd>{key}</kbd>
+            </dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </SidePanel>
+  );
+}

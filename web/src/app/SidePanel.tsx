@@ -1,0 +1,27 @@
+import { Drawer } from '@mantine/core';
+import type { ReactNode } from 'react';
+
+interface Props {
+  readonly title: string;
+  readonly opened: boolean;
+  readonly onClose: () => void;
+  readonly side?: 'left' | 'right';
+  readonly keepMounted?: boolean;
+  readonly children: ReactNode;
+}
+
+/** A drawer beside the work, which goes on being visible and following what is changed. */
+export function SidePanel({ title, opened, onClose, side = 'right', keepMounted, children }: Props) {
+  return (
+    <Drawer.Root opened={opened} onClose={onClose} position={side} size={400} keepMounted={keepMounted}>
+      <Drawer.Overlay backgroundOpacity={0.12} />
+      <Drawer.Content>
+        <div className="panel-head">
+          <Drawer.Title className="panel-title">{title}</Drawer.Title>
+          <Drawer.CloseButton aria-label="Close" />
+        </div>
+        <Drawer.Body>{children}</Drawer.Body>
+      </Drawer.Content>
+    </Drawer.Root>
+  );
+}

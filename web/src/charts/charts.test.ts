@@ -1,0 +1,56 @@
+import { type EstimateRequest, estimate } from '@acorn-tally/core';
+import { spansOf } from '../minutes/spans';
+import { chargeLines } from './chargeChart';
+import { tallyInWords, tallyStrokes } from './tally';
+
+test('one stroke a minute: who takes it is decided at its middle, the rest is gone before the start', () => {
+  const strokes = tallyStrokes({ spendS: 150, homeS: 60, heldS: 100, boxS: 420 });
+  expect(strokes).toEqual(['spend', 'spend', 'home', 'held', 'held', 'gone', 'gone']);
+  expect(tallyInWords(strokes)).toBe(
+    '2 min to spend, 1 min way home, 2 min held back, 2 min gone before you start',
+  );
+});
+
+test('a flight that outlasts the box keeps its strokes', () => {
+  expect(tallyStrokes({ spendS: 600, homeS: 0, heldS: 0, boxS: 300 })).toHaveLength(10);
+});
+
+const request: EstimateRequest = {
+  aircraft: {
+    kind: 'camera',
+    takeoffMassKg: 0.249,
+    rotorCount: 4,
+    advertisedFlightTimeS: 1860,
+    advertisedSpeedMps: 5.5,
+  },
+  battery: {
+    ratedCapacityMah: 2350,
+    nominalVoltageV: 7.7,
+    cellCount: 2,
+    fullCellVoltageV: 4.4,
+    startCharge: 0.9,
+  },
+  conditions: { airTemperatureC: 15, elevationM: 0, wind: { speedMps: 2, fromDeg: 0, readingHeightM: 10 } },
+  flight: { heightM: 30, farthestM: 100, bearingDeg: 0, mix: [{ style: 'hover', share: 1 }] },
+  policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
+};
+
+test('the chart’s lines join: flown until turn back, home to the reserve, flown on below zero', () => {
+  const outcome = estimate(request);
+  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  const lines = chargeLines(outcome.value);
+  expect(lines.flown[0]).toEqual({ x: 0, y: expect.closeTo(90, 6) });
+  expect(lines.flown[lines.flown.length - 1]).toEqual(lines.wayHome[0]);
+  expect(lines.flownOn[0]).toEqual(lines.wayHome[0]);
+  expect(lines.wayHome[1]?.y).toBeCloseTo(25, 3);
+  expect(lines.flownOn[lines.flownOn.length - 1]?.y).toBeLessThan(0);
+  expect(lines.marks.map(({ kind }) => kind)).toEqual(['turn-back', 'touch-down', 'forced-landing', 'empty']);
+});
+
+test('the strip’s parts are the estimate’s: to spend, and home from turn back to touch-down', () => {
+  const outcome = estimate(request);
+  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  const spans = spansOf(outcome.value, 1860);
+  expect(spans.spendS + spans.homeS).toBeCloseTo(outcome.value.touchdownS.p50, 9);
+  expect(spans.heldS).toBeGreaterThan(0);
+});

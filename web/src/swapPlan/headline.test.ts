@@ -1,0 +1,29 @@
+import type { PlannedFlight, SwapPlan } from '@acorn-tally/core';
+import { planHeadline } from './headline';
+
+const flight = (batteryId: string): PlannedFlight => ({
+  batteryId,
+  takeoffS: 0,
+  turnBackS: 600,
+  touchdownS: 660,
+  swappedS: 930,
+  touchdownCharge: 0.3,
+  spareS: 60,
+  shots: [],
+});
+const plan = (batteries: string[], unplaced: string[]): SwapPlan => ({
+  flights: batteries.map(flight),
+  unplaced: unplaced.map((shotId) => ({ shotId, reason: 'Too long.' })),
+  unusedBatteryIds: [],
+  doneS: 0,
+});
+
+test('the headline states the answer', () => {
+  expect(planHeadline(plan(['a', 'b'], []), 5)).toBe('Two batteries do it, two take-offs');
+  expect(planHeadline(plan(['a'], []), 1)).toBe('One battery does it, one take-off');
+  expect(planHeadline(plan(['a'], ['x']), 3)).toBe(
+    'One shot finds no battery; two are flown in one take-off',
+  );
+  expect(planHeadline(plan([], ['x', 'y']), 2)).toBe('None of the shots can be flown');
+  expect(planHeadline(plan([], []), 0)).toBe('No shots yet');
+});
