@@ -1,0 +1,76 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, type Page } from '@playwright/test';
+
+/** A running application of its own, with fresh data; it can be stopped and started again on the same data. */
+export class RunningApp {
+  private server: ChildProcess | null = null;
+  readonly dataFolder = mkdtempSync(join(tmpdir(), 'acorn-tally-e2e-'));
+  url = '';
+
+  async start(...options: string[]): Promise<void> {
+    const server = spawn(process.execPath, ['server/dist/main.js', ...options], {
+      env: { ...process.env, PORT: '0', ACORN_TALLY_DATA: this.dataFolder },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.server = server;
+    this.url = await new Promise((resolve, reject) => {
+      let said = '';
+      server.stdout.on('data', (chunk: Buffer) => {
+        said += chunk.toString();
+        const address = /http:\/\/[\d.]+:\d+/.exec(said);
+        if (address) resolve(address[0]);
+      });
+      server.once('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
+    });
+  }
+
+  /** Stops as Ctrl-C does; returns the exit code. */
+  async stop(): Promise<number | null> {
+    const { server } = this;
+    this.server = null;
+    if (!server || server.exitCode !== null) return server?.exitCode ?? null;
+    const ended = new Promise<number | null>((resolve) => server.once('exit', resolve));
+    server.kill('SIGINT');
+    return ended;
+  }
+
+  async remove(): Promise<void> {
+    await this.stop();
+    rmSync(this.dataFolder, { recursive: true, force: true });
+  }
+}
+
+/** `app` holds the example, `emptyApp` nothing. */
+export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures' names from the pattern
+  app: async ({}, use) => {
+    const app = new RunningApp();
+    await app.start('--demo');
+    await use(app);
+    await app.remove();
+  },
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures' names from the pattern
+  emptyApp: async ({}, use) => {
+    const app = new RunningApp();
+    await app.start();
+    await use(app);
+    await app.remove();
+  },
+});
+
+export { expect } from '@playwright/test';
+
+/** Minutes to spend of a battery's row, in seconds. */
+export async function minutesToSpend(page: Page, label: string): Promise<number> {
+  const row = page.getByRole('list', { name: 'Batteries' }).getByRole('listitem').filter({ hasText: label });
+  const text = await row.locator('.row-minutes b').innerText();
+  const [minutes = 0, seconds = 0] = text.split(':').map(Number);
+  return minutes * 60 + seconds;
+}
+
+export async function saved(page: Page): Promise<void> {
+  await page.getByText('saving …').waitFor({ state: 'hidden' });
+}

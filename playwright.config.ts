@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+
+const chromium = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--lang=en-GB',
+  ],
+};
+
+/** Debian's Chromium against the built application; each test has a server and data of its own (e2e/fixtures.ts). */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/playwright',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    launchOptions: chromium,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    trace: 'retain-on-failure',
+  },
+  projects: [
+    { name: 'work', testMatch: /.*\.spec\.ts/ },
+    { name: 'screenshots', testMatch: /screenshots\.ts/ },
+  ],
+});

@@ -1,0 +1,4 @@
+import { buildIfStale, installIfStale } from './lib.mjs';
+
+installIfStale();
+buildIfStale();

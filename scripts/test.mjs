@@ -1,0 +1,65 @@
+// npm test: everything that must hold, from a fresh clone. The last line counts the tests of all runners.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildIfStale, chromiumIfMissing, installIfStale, root } from './lib.mjs';
+
+installIfStale();
+chromiumIfMissing();
+const reports = join(root, 'test-results', 'reports');
+rmSync(reports, { recursive: true, force: true });
+mkdirSync(reports, { recursive: true });
+
+const checks = [
+  ['format and lint', 'biome', ['check', '.', '--error-on-warnings']],
+  ...['core', 'server', 'web', 'e2e'].map((part) => [`types of ${part}`, 'tsc', ['--noEmit', '-p', part]]),
+  [
+    'dependency rules',
+    'depcruise',
+    ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'],
+  ],
+].map(([name, command, args]) => ({ name, passed: runs(command, args) }));
+
+const jest = counted(
+  'jest.json',
+  () => runs('jest', ['--json', `--outputFile=${join(reports, 'jest.json')}`]),
+  jestCount,
+);
+buildIfStale();
+const browser = counted(
+  'playwright.json',
+  () =>
+    runs('playwright', ['test', '--project', 'work'], {
+      PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json'),
+    }),
+  playwrightCount,
+);
+
+const parts = [...checks.map(({ passed }) => (passed ? [1, 0] : [0, 1])), jest, browser];
+const [passed, failed] = parts.reduce(([p, f], [p2, f2]) => [p + p2, f + f2], [0, 0]);
+for (const check of checks.filter((one) => !one.passed)) console.log(`Failed: ${check.name}`);
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
+
+function runs(command, args, env = {}) {
+  console.log(`\n› ${command} ${args.slice(0, 3).join(' ')}`);
+  const bin = join(root, 'node_modules', '.bin', command);
+  return spawnSync(bin, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+}
+
+/** Runs a test runner and reads its report; a runner that breaks without one counts as a failure. */
+function counted(report, runner, count) {
+  const fine = runner();
+  const file = join(reports, report);
+  if (!existsSync(file)) return [0, 1];
+  const [p, f] = count(JSON.parse(readFileSync(file, 'utf8')));
+  return [p, f === 0 && !fine ? 1 : f];
+}
+
+function jestCount(report) {
+  return [report.numPassedTests, report.numFailedTests + report.numRuntimeErrorTestSuites];
+}
+
+function playwrightCount({ stats }) {
+  return [stats.expected + stats.flaky, stats.unexpected];
+}
