@@ -1,3 +1,4 @@
+import { connect } from 'node:net';
 import { expect, minutesToSpend, saved, test } from './fixtures';
 
 test('the whole job by mouse: estimate, check against a test flight, plan the swaps; a restart keeps it all', async ({
@@ -153,4 +154,14 @@ test('from nothing: an empty kit leads to the first strip, the first test and th
   await page.getByRole('button', { name: /Start a shoot with/ }).click();
   await page.getByRole('button', { name: 'Add a shot' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('One battery does it, one take-off');
+});
+
+test('Ctrl-C stops cleanly though a browser keeps a spare connection open (hung until 25 Nov 2026)', async ({
+  emptyApp,
+}) => {
+  const spare = connect(Number(new URL(emptyApp.url).port), '127.0.0.1');
+  spare.on('error', () => undefined);
+  await new Promise((resolve) => spare.once('connect', resolve));
+  const tooLong = new Promise((resolve) => setTimeout(resolve, 10_000, 'still running'));
+  expect(await Promise.race([emptyApp.stop(), tooLong])).toBe(0);
 });

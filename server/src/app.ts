@@ -23,6 +23,7 @@ export async function createApp(
 ): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(rootModule(database, webFolder), {
     logger: ['warn', 'error'],
+    forceCloseConnections: true,
   });
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());
