@@ -2,17 +2,28 @@ import { misses } from '../core/fixtures/measuredFlights';
 import { median, minutesAndSeconds } from '../core/src/index';
 
 const percent = (fraction: number) => `${fraction >= 0 ? '+' : '−'}${Math.abs(fraction * 100).toFixed(1)} %`;
+const clock = (seconds: number) => minutesAndSeconds(seconds).padStart(5);
 
 const all = misses();
-for (const miss of all) {
+console.log(
+  'flight                     to      flown   estimated (P10–P90)       miss           box × share of charge',
+);
+for (const { flight, charge, flownS, estimatedS, bandS, missFraction, byShareS } of all) {
+  const inside = flownS >= bandS[0] && flownS <= bandS[1];
   console.log(
-    `${miss.flight.padEnd(26)} to ${String(Math.round(miss.charge * 100)).padStart(2)} %  flown ${minutesAndSeconds(miss.flownS).padStart(5)}  ` +
-      `estimated ${minutesAndSeconds(miss.estimatedS).padStart(5)}  ${percent(miss.missFraction).padStart(8)}  ` +
-      `box × share ${percent(miss.byShareS / miss.flownS - 1).padStart(8)}`,
+    [
+      flight.padEnd(26),
+      `${String(Math.round(charge * 100)).padStart(3)} %  ${clock(flownS)}`,
+      `${clock(estimatedS)} (${clock(bandS[0])}–${clock(bandS[1])})`,
+      percent(missFraction).padStart(9),
+      inside ? 'inside ' : 'outside',
+      percent(byShareS / flownS - 1).padStart(9),
+    ].join('  '),
   );
 }
-const size = (values: readonly number[]) => median(values.map(Math.abs));
-console.log(`\nmedian miss ${percent(size(all.map((m) => m.missFraction)))} over ${all.length} timings`);
+const size = (values: readonly number[]) => percent(median(values.map(Math.abs)));
+const insideCount = all.filter(({ flownS, bandS }) => flownS >= bandS[0] && flownS <= bandS[1]).length;
 console.log(
-  `box minutes times the share of charge: ${percent(size(all.map((m) => m.byShareS / m.flownS - 1)))}`,
+  `\nmedian miss ${size(all.map((m) => m.missFraction))} over ${all.length} timings of ${new Set(all.map((m) => m.flight)).size} flights; ${insideCount} inside their band`,
 );
+console.log(`box minutes times the share of charge: ${size(all.map((m) => m.byShareS / m.flownS - 1))}`);

@@ -1,8 +1,18 @@
+import { flightTimeByGeneralSolverS } from '../core/fixtures/generalSolver';
 import { packOf } from '../core/src/battery/pack';
-import { drain } from '../core/src/flight/drain';
-import { type EstimateRequest, estimate, estimateWithLedger, usualCoefficients } from '../core/src/index';
+import { drawnFlights } from '../core/src/estimate/drawnFlights';
+import { drawCoefficients, usualDraws, usualSeed } from '../core/src/estimate/draws';
+import { drain, endOf } from '../core/src/flight/drain';
+import {
+  bandOf,
+  type EstimateRequest,
+  estimateInFull,
+  estimateWithLedger,
+  median,
+  usualCoefficients,
+} from '../core/src/index';
 
-/** How dear each answer is, as a ratio to one drain of the pack in the same run; no times, which differ by machine. */
+/** What each answer costs, as a ratio to one solve by a general solver in the same run; no times, which differ by machine. */
 const request: EstimateRequest = {
   aircraft: {
     kind: 'camera',
@@ -28,27 +38,86 @@ const request: EstimateRequest = {
     farthestM: 150,
     bearingDeg: 60,
     mix: [
-      { style: 'hover', share: 0.5 },
-      { style: 'slow', share: 0.5 },
+      { style: 'hover', share: 0.45 },
+      { style: 'slow', share: 0.35 },
+      { style: 'normal', share: 0.15 },
+      { style: 'fast', share: 0.05 },
     ],
   },
   policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
 };
 const pack = packOf(request.battery, null, usualCoefficients);
-const full = { timeS: 0, charge: 1, temperatureC: 20 };
+const start = { timeS: 0, charge: 0.99, temperatureC: 20 };
+const powerW = 38;
+const six = Array.from({ length: 6 }, (_, i) => ({
+  ...request,
+  battery: { ...request.battery, cycles: 12 * i, startTemperatureC: 6 + 3 * i },
+}));
 
-function nanosecondsEach(count: number, work: () => unknown): number {
-  for (let i = 0; i < count / 5; i++) work();
-  const start = process.hrtime.bigint();
-  for (let i = 0; i < count; i++) work();
-  return Number(process.hrtime.bigint() - start) / count;
-}
-
-const one = nanosecondsEach(3000, () => drain(pack, 38, 5, full));
-const ratios = {
-  'estimate, box solved and way home included': nanosecondsEach(300, () => estimate(request)) / one,
-  'estimate with ledger (128 flights)': nanosecondsEach(50, () => estimateWithLedger(request)) / one,
+const generalS = flightTimeByGeneralSolverS(pack, powerW, 5, start);
+const oursS = endOf(drain(pack, powerW, 5, start))?.timeS ?? 0;
+const work = {
+  general: () => flightTimeByGeneralSolverS(pack, powerW, 5, start),
+  drain: () => drain(pack, powerW, 5, start),
+  six: () => {
+    const draws = drawCoefficients(usualDraws, usualSeed);
+    const flights = drawnFlights(six, draws);
+    return six.map((one, i) => {
+      const middle = estimateWithLedger(one);
+      return middle.ok && bandOf(middle.value, flights[i] ?? [], draws);
+    });
+  },
 };
-for (const [what, ratio] of Object.entries(ratios)) {
-  console.log(`${what.padEnd(46)} ${ratio.toFixed(0).padStart(5)} × one drain of the pack`);
+
+/** Nanoseconds of one piece of work: rounds of all pieces in turn, so that a busy machine slows them alike. */
+function costs(): Record<keyof typeof work, number> {
+  const repeats = { general: 40, drain: 4000, six: 1 };
+  const names = Object.keys(work) as (keyof typeof work)[];
+  const found = { general: [] as number[], drain: [] as number[], six: [] as number[] };
+  for (let round = 0; round < 16; round++) {
+    for (const name of names) {
+      const before = process.hrtime.bigint();
+      for (let i = 0; i < repeats[name]; i++) work[name]();
+      found[name].push(Number(process.hrtime.bigint() - before) / repeats[name]);
+    }
+  }
+  const settled = (values: number[]) => median(values.slice(6));
+  return { general: settled(found.general), drain: settled(found.drain), six: settled(found.six) };
 }
+
+/** Heap in use after each of some thousands of estimates; it must not grow. */
+function heapGrowthMb(): number {
+  const heapMb = () => {
+    globalThis.gc?.();
+    return process.memoryUsage().heapUsed / 2 ** 20;
+  };
+  for (let i = 0; i < 100; i++) estimateInFull(request, { draws: 16 });
+  const before = heapMb();
+  for (let i = 0; i < 1000; i++) estimateInFull(request, { draws: 16, seed: i });
+  return heapMb() - before;
+}
+
+const cost = costs();
+const row = (what: string, figure: string, wanted: string) =>
+  console.log(`${what.padEnd(66)} ${figure.padStart(10)}   ${wanted}`);
+row(
+  'one flight: how many times faster than the general solver',
+  `${(cost.general / cost.drain).toFixed(0)} ×`,
+  'at least 20 ×',
+);
+row(
+  'one flight: time against the general solver at 1e-8',
+  `${((oursS / generalS - 1) * 100).toFixed(4)} %`,
+  'within 0.1 %',
+);
+row(
+  '512 draws and ledger of six batteries, in general solves a battery',
+  `${(cost.six / cost.general / 6).toFixed(1)} ×`,
+  'at most 25 ×',
+);
+const growthMb = heapGrowthMb();
+row(
+  'heap after 1,000 more estimates',
+  `${growthMb >= 0 ? '+' : '−'}${Math.abs(growthMb).toFixed(1)} MB`,
+  'flat',
+);

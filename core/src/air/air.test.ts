@@ -1,5 +1,8 @@
-import { atmosphereOver } from './conditions';
-import { airDensityKgm3 } from './density';
+import { nominal } from '../units/assumed';
+import { airPriors, atmosphereOver } from './conditions';
+import { airDensityKgm3, saturationVapourPa } from './density';
+import { densityAltitudeM } from './densityAltitude';
+import { windDeviationMps } from './gust';
 import { pressureHeightM, standardPressurePa, stationPressurePa } from './pressure';
 import { windAtHeightMps } from './windAtHeight';
 import { airspeedForGroundspeedMps, groundspeedMps, windAlongTrack } from './windTriangle';
@@ -47,7 +50,7 @@ const farmland = { airTemperatureC: 15, elevationM: 0, roughnessM: 1 };
 
 test('wind read among the trees is refused, not scaled; calm needs no scaling', () => {
   const read = (speedMps: number) =>
-    atmosphereOver({ ...farmland, wind: { speedMps, fromDeg: 0, readingHeightM: 2 } }, 2.5);
+    atmosphereOver({ ...farmland, wind: { speedMps, fromDeg: 0, readingHeightM: 2 } }, nominal(airPriors));
   const windy = read(3);
   expect(!windy.ok && windy.refusal.code).toBe('wind-reading-sheltered');
   expect(!windy.ok && windy.refusal.numbers.leastReadingHeightM).toBe(5);
@@ -55,6 +58,11 @@ test('wind read among the trees is refused, not scaled; calm needs no scaling', 
 });
 
 describe('wind triangle', () => {
+  test('course 090°, 120 kt, wind 045°/40: 88 kt over ground (worked example of FAA-H-8083-25, ch. 16)', () => {
+    const { headwindMps, crosswindMps } = windAlongTrack(40, 45, 90);
+    expect(groundspeedMps(120, headwindMps, crosswindMps)).toBeCloseTo(88, 0);
+  });
+
   test('a 3-4-5 triangle: 5 m/s of airspeed across 4 m/s of wind leaves 3 m/s over ground (Pythagoras)', () => {
     const { headwindMps, crosswindMps } = windAlongTrack(4, 270, 0);
     expect(groundspeedMps(5, headwindMps, crosswindMps)).toBeCloseTo(3, 12);
@@ -71,4 +79,48 @@ describe('wind triangle', () => {
     expect(groundspeedMps(8, 9.2, 0)).toBeCloseTo(-1.2, 12);
     expect(groundspeedMps(8, 0, 10)).toBeLessThan(0);
   });
+});
+
+test.each([
+  [0, 611],
+  [10, 1228],
+  [20, 2339],
+  [30, 4247],
+])(
+  'saturation vapour pressure at %d °C is %d Pa within the 0.4 % its paper states (steam tables: Haar, Gallagher & Kell 1984)',
+  (temperatureC, pascal) => {
+    expect(Math.abs(saturationVapourPa(temperatureC) / pascal - 1)).toBeLessThan(0.004);
+  },
+);
+
+test.each([
+  [1.1116, 1000],
+  [1.0065, 2000],
+  [0.9091, 3000],
+])(
+  'density %d kg/m³ is that of %d m in the standard atmosphere (ISO 2533, the table read backwards)',
+  (density, heightM) => {
+    expect(Math.abs(densityAltitudeM(density) - heightM)).toBeLessThan(1);
+  },
+);
+
+test('density altitude grows by about 120 ft for each degree above standard (FAA-H-8083-25, ch. 11)', () => {
+  const at = (aboveStandardC: number) => {
+    const standardC = 15 - 0.0065 * 1524;
+    return densityAltitudeM(airDensityKgm3(standardPressurePa(1524), standardC + aboveStandardC, 0));
+  };
+  const feetPerDegree = (at(10) - at(0)) / 10 / 0.3048;
+  expect(feetPerDegree).toBeGreaterThan(110);
+  expect(feetPerDegree).toBeLessThan(125);
+});
+
+test('the wind read at the flying height has no doubt about its growth, one read low has (by hand: 2.37^1.2)', () => {
+  expect(windAtHeightMps(6, 60, 60, 0.1, 1.4)).toBeCloseTo(6, 12);
+  expect(windAtHeightMps(1, 2, 120, 0.1, 1.2)).toBeCloseTo(2.367 ** 1.2, 2);
+});
+
+test('a gust three deviations up, or none read: 1/ln(z/z0) of the mean (Wieringa 1992, by hand 0.217 at 10 m over farmland)', () => {
+  const reading = { meanMps: 6, heightM: 10, roughnessM: 0.1 };
+  expect(windDeviationMps({ ...reading, gustMps: 9 }, 3)).toBeCloseTo(1, 12);
+  expect(windDeviationMps({ ...reading, gustMps: null }, 3) / 6).toBeCloseTo(0.217, 3);
 });

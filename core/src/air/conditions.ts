@@ -1,10 +1,11 @@
+import type { ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { airDensityKgm3 } from './density';
-import { windDeviationMps } from './gust';
+import { gustPriors, windDeviationMps } from './gust';
 import { stationPressurePa } from './pressure';
 import { usualRoughnessM } from './roughness';
-import { isSheltered, lowestScalableM, windAtHeightMps } from './windAtHeight';
+import { isSheltered, lowestScalableM, windAtHeightMps, windPriors } from './windAtHeight';
 
 /** The weather at a place, as a pilot reads it. SI; humidity is a fraction; the wind comes *from* fromDeg, true. */
 export interface Conditions {
@@ -52,6 +53,9 @@ export type Atmosphere = (heightM: number) => AirAtHeight;
 /** Assumed where the pilot does not say; half-way, and worth under 1 % of density below 30 °C. */
 const usualHumidity = 0.6;
 
+export const airPriors = { ...gustPriors, ...windPriors } as const;
+export type AirCoefficients = ValuesOf<typeof airPriors>;
+
 /** No wind, at one fixed density and temperature: the air in which the box was measured. */
 export function stillAir(temperatureC: number, densityKgm3: number): Atmosphere {
   const air = { densityKgm3, temperatureC, windMps: 0, windFromDeg: 0, windDeviationMps: 0, gustMps: 0 };
@@ -61,8 +65,10 @@ export function stillAir(temperatureC: number, densityKgm3: number): Atmosphere 
 /**
  * The air over a place by height. Refused when the wind was read so low that it says nothing about the wind higher up.
  */
-export function atmosphereOver(conditions: Conditions, peakFactor: number): Outcome<Atmosphere> {
+export function atmosphereOver(conditions: Conditions, coefficients: AirCoefficients): Outcome<Atmosphere> {
   const { wind, elevationM, airTemperatureC } = conditions;
+  const { gustPeakFactor: peakFactor, windReadingRatio, windGrowthExponent } = coefficients;
+  const readingMps = wind.speedMps * windReadingRatio;
   const roughnessM = conditions.roughnessM ?? usualRoughnessM;
   if (wind.speedMps > 0 && isSheltered(wind.readingHeightM, roughnessM)) {
     return refuse(
@@ -76,7 +82,7 @@ export function atmosphereOver(conditions: Conditions, peakFactor: number): Outc
     peakFactor,
   );
   return success((heightM) => {
-    const windMps = windAtHeightMps(wind.speedMps, wind.readingHeightM, heightM, roughnessM);
+    const windMps = windAtHeightMps(readingMps, wind.readingHeightM, heightM, roughnessM, windGrowthExponent);
     return {
       densityKgm3: airDensityKgm3(
         stationPressurePa(elevationM + heightM, conditions.qnhHpa ?? null),

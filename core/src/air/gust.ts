@@ -8,6 +8,7 @@ export const gustPriors = {
     kind: 'relative',
     because:
       'assumed: a three-second gust in ten minutes lies 2.2 to 3 deviations above the mean (from memory)',
+    betterBy: 'wind-at-height',
   },
 } as const satisfies Record<string, Assumed>;
 

@@ -1,22 +1,23 @@
 import { nominal } from '../units/assumed';
 import { gravityMps2 } from '../units/physics';
 import { airframeOf, airframePriors } from './airframe';
+import { groundEffectPowerRatio, isInGroundEffect } from './groundEffect';
 import { inducedVelocityMps } from './inducedVelocity';
 import { rotorPowerW } from './rotorPower';
 import { reversalPowerW, turnLoadFactor } from './turn';
 
-const level = { thrustN: 20, densityKgm3: 1.225, discAreaM2: 0.503, tiltRad: 0, climbMps: 0 };
+const level = { thrustN: 20, densityKgm3: 1.225, discAreaM2: 0.503, alongDiscMps: 0, throughDiscMps: 0 };
 const hoverMps = Math.sqrt(level.thrustN / (2 * level.densityKgm3 * level.discAreaM2));
 
 test('induced velocity: v_h in hover, v_h²/V far faster (Glauert; Leishman ch. 2)', () => {
-  expect(inducedVelocityMps({ ...level, airspeedMps: 0 })).toBeCloseTo(hoverMps, 9);
-  expect(inducedVelocityMps({ ...level, airspeedMps: 60 })).toBeCloseTo(hoverMps ** 2 / 60, 3);
+  expect(inducedVelocityMps(level)).toBeCloseTo(hoverMps, 9);
+  expect(inducedVelocityMps({ ...level, alongDiscMps: 60 })).toBeCloseTo(hoverMps ** 2 / 60, 3);
 });
 
 test('induced velocity in a climb is −Vc/2 + √(Vc²/4 + v_h²) (momentum theory, Leishman ch. 2)', () => {
   const climbMps = 4;
   const expected = -climbMps / 2 + Math.sqrt(climbMps ** 2 / 4 + hoverMps ** 2);
-  expect(inducedVelocityMps({ ...level, airspeedMps: 0, climbMps })).toBeCloseTo(expected, 9);
+  expect(inducedVelocityMps({ ...level, throughDiscMps: climbMps })).toBeCloseTo(expected, 9);
 });
 
 describe('the rotary-wing curve of Zeng, Xu & Zhang (IEEE Trans. Wireless Commun. 2019), its induced part by our law', () => {
@@ -24,7 +25,7 @@ describe('the rotary-wing curve of Zeng, Xu & Zhang (IEEE Trans. Wireless Commun
   const thrustN = 2 * 1.225 * 0.503 * v0 ** 2;
   const powerW = (v: number) =>
     79.8563 * (1 + (3 * v ** 2) / 120 ** 2) +
-    (88.6279 * inducedVelocityMps({ ...level, thrustN, airspeedMps: v })) / v0 +
+    (88.6279 * inducedVelocityMps({ ...level, thrustN, alongDiscMps: v })) / v0 +
     0.5 * 0.6 * 1.225 * 0.05 * 0.503 * v ** 3;
   const speeds = Array.from({ length: 300 }, (_, i) => (i + 1) / 10);
   const leastBy = (f: (v: number) => number) => speeds.reduce((best, v) => (f(v) < f(best) ? v : best));
@@ -86,4 +87,23 @@ test('a 45° bank has load factor √2: V² = r·g (flight mechanics)', () => {
 
 test('six reversals a minute of 1 kg at 10 m/s throw away 5 W (½·m·V², by hand)', () => {
   expect(reversalPowerW(1, 10, 6)).toBeCloseTo(5, 12);
+});
+
+test.each([
+  [60, 2],
+  [70.53, 3],
+])(
+  'a level turn banked %d° pulls %d times the weight (load factor chart, FAA-H-8083-3, ch. 3)',
+  (bankDeg, loadFactor) => {
+    const speedMps = 12;
+    const radiusM = speedMps ** 2 / (gravityMps2 * Math.tan((bankDeg * Math.PI) / 180));
+    expect(turnLoadFactor(speedMps, radiusM)).toBeCloseTo(loadFactor, 3);
+  },
+);
+
+test('ground effect: a radius up the rotor lifts 1.067 times as much for its power, two diameters up 0.4 % (Cheeseman & Bennett 1955)', () => {
+  // T_in/T_out = 1/(1 − 1/16) = 1.0667 at constant power; power for the same thrust is its inverse to the 1.5.
+  expect(groundEffectPowerRatio(0.5, 1)).toBeCloseTo(1.0667 ** -1.5, 4);
+  expect(groundEffectPowerRatio(2, 1)).toBeCloseTo((1 - 1 / 256) ** 1.5, 9);
+  expect(isInGroundEffect(2, 1)).toBe(false);
 });

@@ -1,6 +1,7 @@
 import type { Assumed, ValuesOf } from '../units/assumed';
 import { gravityMps2 } from '../units/physics';
 import type { Aircraft } from './aircraft';
+import { reversalPriors } from './turn';
 
 /** What the power laws need to know of an aircraft, complete. SI. */
 export interface Airframe {
@@ -10,6 +11,8 @@ export interface Airframe {
   readonly auxiliaryPowerW: number;
   readonly profileShareOfHover: number;
   readonly thrustCoefficient: number;
+  /** Energy a reversal costs, over ½·m·V². */
+  readonly reversalCostRatio: number;
 }
 
 /** What the box cannot tell of an airframe, with how far off each guess may be. */
@@ -20,18 +23,21 @@ export const airframePriors = {
     kind: 'relative',
     because:
       'assumed: camera drones lie near 55 N/m², racing style near 135 N/m²; used only without a rotor diameter',
+    betterBy: 'rotor-diameter',
   },
   dragAreaRatio: {
     value: 1,
     spread: 0.25,
     kind: 'relative',
     because: 'assumed: 0.0105 m² at 249 g, growing with frontal area as mass^(2/3)',
+    betterBy: 'fast-test',
   },
   auxiliaryPowerRatio: {
     value: 1,
     spread: 0.3,
     kind: 'relative',
     because: 'assumed: avionics, gimbal and link draw about 4 W + 6 W per 0.9 kg',
+    betterBy: 'hover-test',
   },
   profileShareOfHover: {
     value: 0.3,
@@ -40,30 +46,34 @@ export const airframePriors = {
     min: 0.1,
     max: 0.5,
     because: 'Leishman, Principles of Helicopter Aerodynamics, ch. 2: about 0.3 of hover rotor power',
+    betterBy: 'fast-test',
   },
   thrustCoefficient: {
     value: 0.012,
     spread: 0.3,
     kind: 'relative',
     because: 'assumed: hovering small rotors; gives tip speeds near 60 m/s at 55 N/m²',
+    betterBy: 'fast-test',
   },
+  ...reversalPriors,
 } as const satisfies Record<string, Assumed>;
 
 export type AirframeCoefficients = ValuesOf<typeof airframePriors>;
 
 const usualDiscLoadingNpm2 = { camera: 55, racing: 135 } as const;
 
-/** Completes the spec sheet with what must be assumed. */
+/** Completes the spec sheet with what must be assumed; what the sheet gives has no spread. */
 export function airframeOf(aircraft: Aircraft, coefficients: AirframeCoefficients): Airframe {
   return {
     massKg: aircraft.takeoffMassKg,
     discAreaM2: discAreaM2(aircraft, coefficients.discLoadingRatio),
-    dragAreaM2: (aircraft.dragAreaM2 ?? usualDragAreaM2(aircraft.takeoffMassKg)) * coefficients.dragAreaRatio,
+    dragAreaM2: aircraft.dragAreaM2 ?? usualDragAreaM2(aircraft.takeoffMassKg) * coefficients.dragAreaRatio,
     auxiliaryPowerW:
-      (aircraft.auxiliaryPowerW ?? usualAuxiliaryPowerW(aircraft.takeoffMassKg)) *
-      coefficients.auxiliaryPowerRatio,
+      aircraft.auxiliaryPowerW ??
+      usualAuxiliaryPowerW(aircraft.takeoffMassKg) * coefficients.auxiliaryPowerRatio,
     profileShareOfHover: coefficients.profileShareOfHover,
     thrustCoefficient: coefficients.thrustCoefficient,
+    reversalCostRatio: coefficients.reversalCostRatio,
   };
 }
 
@@ -73,6 +83,11 @@ export function discAreaM2(aircraft: Aircraft, discLoadingRatio: number): number
     return aircraft.rotorCount * Math.PI * (aircraft.rotorDiameterM / 2) ** 2;
   }
   return (aircraft.takeoffMassKg * gravityMps2) / (usualDiscLoadingNpm2[aircraft.kind] * discLoadingRatio);
+}
+
+/** Diameter of one rotor in m, from the sheet or from the disc area. */
+export function rotorDiameterM(aircraft: Aircraft, airframe: Pick<Airframe, 'discAreaM2'>): number {
+  return aircraft.rotorDiameterM ?? 2 * Math.sqrt(airframe.discAreaM2 / (aircraft.rotorCount * Math.PI));
 }
 
 export function usualDragAreaM2(massKg: number): number {

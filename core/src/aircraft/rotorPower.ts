@@ -22,15 +22,14 @@ export function rotorPowerW(airframe: Airframe, flow: Airflow): number {
   const weightN = airframe.massKg * gravityMps2;
   const dragN = 0.5 * flow.densityKgm3 * airframe.dragAreaM2 * flow.airspeedMps ** 2;
   const liftN = weightN * flow.loadFactor;
-  const thrustN = Math.hypot(liftN, dragN);
+  const thrustN = Math.sqrt(liftN * liftN + dragN * dragN);
   const climbMps = Math.max(0, flow.climbMps);
   const inducedMps = inducedVelocityMps({
     thrustN,
     densityKgm3: flow.densityKgm3,
     discAreaM2: airframe.discAreaM2,
-    airspeedMps: flow.airspeedMps,
-    tiltRad: Math.atan2(dragN, liftN),
-    climbMps,
+    alongDiscMps: (flow.airspeedMps * liftN) / thrustN,
+    throughDiscMps: (flow.airspeedMps * dragN) / thrustN + climbMps,
   });
   return (
     thrustN * inducedMps +
@@ -53,7 +52,8 @@ function profilePowerW(airframe: Airframe, thrustN: number, flow: Airflow): numb
   const advance = Math.min(flow.airspeedMps / tipMps, 0.4);
   return (
     hoverW *
-    (thrustN / weightN) ** 1.5 *
+    (thrustN / weightN) *
+    Math.sqrt(thrustN / weightN) *
     Math.sqrt(standard.densityKgm3 / flow.densityKgm3) *
     (1 + 4.65 * advance ** 2)
   );

@@ -1,9 +1,22 @@
+import type { Assumed } from '../units/assumed';
 import { gravityMps2 } from '../units/physics';
+
+export const reversalPriors = {
+  reversalCostRatio: {
+    value: 1,
+    spread: 0.4,
+    kind: 'relative',
+    because:
+      'assumed: a stop throws away the energy of motion; some is won back by flaring, some more is spent',
+    betterBy: 'style-test',
+  },
+} as const satisfies Record<string, Assumed>;
 
 /** A level circle needs more thrust: load factor n = √(1 + (V²/(r·g))²). Source: any flight mechanics handbook. */
 export function turnLoadFactor(speedMps: number, radiusM: number | null): number {
   if (radiusM === null) return 1;
-  return Math.hypot(1, speedMps ** 2 / (radiusM * gravityMps2));
+  const pull = speedMps ** 2 / (radiusM * gravityMps2);
+  return Math.sqrt(1 + pull * pull);
 }
 
 /**

@@ -9,7 +9,12 @@ export interface Battery {
   readonly cycles?: number | null;
   /** Capacity left as a fraction of the label; assumed from the cycles when absent. */
   readonly health?: number | null;
+  /** Gauge at take-off; with days since the charge, what it was charged to then. */
   readonly startCharge: number;
+  /** Days it has stood since it was charged; none when absent. */
+  readonly daysSinceCharge?: number | null;
+  /** Days after which a smart pack has brought itself to storage charge; 0 for one that never does. */
+  readonly daysToStorage?: number | null;
   /** The pack's own temperature at take-off; the air's when absent. */
   readonly startTemperatureC?: number | null;
 }
@@ -22,5 +27,7 @@ export const batteryRanges = {
   cycles: { label: 'Cycles', unit: '', siPerUnit: 1, min: 0, max: 2000, step: 1, whole: true },
   health: { label: 'Health', unit: '%', siPerUnit: 0.01, min: 0.4, max: 1.1, step: 1 },
   startCharge: { label: 'Start charge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
+  daysSinceCharge: { label: 'Days since charged', unit: '', siPerUnit: 1, min: 0, max: 365, step: 1 },
+  daysToStorage: { label: 'Days to storage', unit: '', siPerUnit: 1, min: 0, max: 30, step: 1 },
   startTemperatureC: { label: 'Pack temperature', unit: '°C', siPerUnit: 1, min: -30, max: 60, step: 1 },
 } as const satisfies Record<string, Quantity>;

@@ -7,6 +7,7 @@ export const coldPriors = {
     kind: 'relative',
     because:
       'assumed: data sheets show about 90 % of the charge at 0 °C and 80 % at −20 °C at moderate current (from memory)',
+    betterBy: 'cold-test',
   },
 } as const satisfies Record<string, Assumed>;
 

@@ -9,6 +9,7 @@ export const gaugePriors = {
     max: 0.12,
     because:
       'assumed: aircraft stayed up from 9 s to nearly 3 min after the gauge read 0 % (common practice)',
+    betterBy: 'zero-test',
   },
 } as const satisfies Record<string, Assumed>;
 

@@ -2,8 +2,9 @@ import type { ValuesOf } from '../units/assumed';
 import type { Battery } from './battery';
 import { coldCapacityFraction, coldPriors } from './coldCapacity';
 import { gaugePriors } from './gauge';
-import { chemistryOf, openCircuitVoltage } from './openCircuit';
-import { cellResistance, resistancePriors } from './resistance';
+import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
+import { type CellResistance, cellResistance, resistanceOhm, resistancePriors } from './resistance';
+import { standingPriors } from './standing';
 import { type PackThermals, packThermals, thermalPriors } from './thermal';
 import { healthOf, wearPriors } from './wear';
 
@@ -13,21 +14,23 @@ export const packPriors = {
   ...thermalPriors,
   ...wearPriors,
   ...gaugePriors,
+  ...standingPriors,
 } as const;
 export type PackCoefficients = ValuesOf<typeof packPriors>;
 
 /** Common practice: at 3.0 V a cell the aircraft falls; at 3.2 V wear begins. */
 export const emptyCellVoltageV = 3;
 
-/** A pack ready to be drained. Charge is the cell's own, 0–1, not the gauge's. */
+/** A pack ready to be drained: plain numbers, for the inner loop. Charge is the cell's own, 0–1, not the gauge's. */
 export interface Pack {
   readonly cellCount: number;
-  /** What it can give of its charge at a temperature. */
-  readonly capacityAh: (temperatureC: number) => number;
+  /** What it can give of its charge when warm. */
+  readonly warmCapacityAh: number;
+  readonly capacityLossPerK: number;
   readonly hidden: number;
   readonly thermals: PackThermals;
-  readonly openCircuitV: (charge: number) => number;
-  readonly resistanceOhm: (charge: number, temperatureC: number) => number;
+  readonly restVoltagesV: readonly number[];
+  readonly resistance: CellResistance;
 }
 
 /** What changes in a pack as it is flown. */
@@ -39,39 +42,46 @@ export interface PackState {
 
 /** Builds the pack of a battery. `hiddenCharge` is what the spec sheet says stays below 0 %, if it says. */
 export function packOf(battery: Battery, hiddenCharge: number | null, coefficients: PackCoefficients): Pack {
-  const health = healthOf(battery, coefficients.wearPerCycle);
+  const health = healthOf(battery, coefficients);
   const labelAh = battery.ratedCapacityMah / 1000;
   return {
     cellCount: battery.cellCount,
-    capacityAh: (temperatureC) =>
-      labelAh * health * coldCapacityFraction(temperatureC, coefficients.capacityLossPerK),
+    warmCapacityAh: labelAh * health,
+    capacityLossPerK: coefficients.capacityLossPerK,
     hidden: hiddenCharge ?? coefficients.hiddenCharge,
     thermals: packThermals(labelAh * battery.nominalVoltageV, coefficients.packCoolingRatio),
-    openCircuitV: openCircuitVoltage(chemistryOf(battery), battery.fullCellVoltageV),
-    resistanceOhm: cellResistance({ capacityAh: labelAh, health }, coefficients),
+    restVoltagesV: restVoltagesV(chemistryOf(battery), battery.fullCellVoltageV),
+    resistance: cellResistance({ capacityAh: labelAh, health }, coefficients),
   };
 }
 
-/** One moment of a pack under load. */
-export interface PackLoad {
-  readonly currentA: number;
-  readonly cellVoltageV: number;
-  /** Heat in the whole pack, W. */
-  readonly heatW: number;
+/** What the pack can give of its whole charge at a temperature, Ah. */
+export function capacityAh(pack: Pack, temperatureC: number): number {
+  return pack.warmCapacityAh * coldCapacityFraction(temperatureC, pack.capacityLossPerK);
 }
 
 /**
- * Current at constant power: V = OCV − I·R with P/cells = V·I, the smaller root
- * I = (OCV − √(OCV² − 4·R·P/cells)) / 2R. Null when the cell cannot give that power at all, or only below 3.0 V.
+ * Current in A at constant power: V = OCV − I·R with P/cells = V·I, the smaller root
+ * I = (OCV − √(OCV² − 4·R·P/cells)) / 2R. Zero when the cell cannot give that power at all, or only below 3.0 V.
+ * A plain number, not an object: drains are flown by the ten thousand.
  * Source: Plett, Battery Management Systems vol. 1, ch. 2.
  */
-export function loadAt(pack: Pack, powerW: number, charge: number, temperatureC: number): PackLoad | null {
-  const openV = pack.openCircuitV(charge);
-  const ohm = pack.resistanceOhm(charge, temperatureC);
-  const root = openV ** 2 - (4 * ohm * powerW) / pack.cellCount;
-  if (!(root >= 0)) return null;
-  const currentA = (2 * powerW) / pack.cellCount / (openV + Math.sqrt(root));
-  const cellVoltageV = openV - currentA * ohm;
-  if (cellVoltageV < emptyCellVoltageV) return null;
-  return { currentA, cellVoltageV, heatW: pack.cellCount * currentA ** 2 * ohm };
+export function currentA(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
+  const openV = openCircuitV(pack.restVoltagesV, charge);
+  const cellW = powerW / pack.cellCount;
+  const root = openV * openV - 4 * resistanceOhm(pack.resistance, charge, temperatureC) * cellW;
+  if (!(root >= 0)) return 0;
+  const ampere = (2 * cellW) / (openV + Math.sqrt(root));
+  return cellW < emptyCellVoltageV * ampere ? 0 : ampere;
+}
+
+/** Heat in the whole pack, W: what the cells give less what arrives, cells·I·OCV − P = cells·I²·R. */
+export function packHeatW(pack: Pack, powerW: number, charge: number, ampere: number): number {
+  return pack.cellCount * ampere * openCircuitV(pack.restVoltagesV, charge) - powerW;
+}
+
+/** Voltage of a cell under load, V; its rest voltage where the power cannot be given. */
+export function cellVoltageV(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
+  const ampere = currentA(pack, powerW, charge, temperatureC);
+  return ampere > 0 ? powerW / pack.cellCount / ampere : openCircuitV(pack.restVoltagesV, charge);
 }

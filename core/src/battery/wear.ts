@@ -1,4 +1,4 @@
-import type { Assumed } from '../units/assumed';
+import type { Assumed, ValuesOf } from '../units/assumed';
 import type { Battery } from './battery';
 
 export const wearPriors = {
@@ -7,12 +7,25 @@ export const wearPriors = {
     spread: 0.4,
     kind: 'relative',
     because: 'assumed: about 20 % of the capacity by 300 cycles; packs differ widely',
+    betterBy: 'pack-test',
+  },
+  capacityRatio: {
+    value: 1,
+    spread: 0.03,
+    kind: 'relative',
+    because: 'assumed: cell data sheets give a least and a typical capacity some 3 % apart (from memory)',
+    betterBy: 'pack-test',
   },
 } as const satisfies Record<string, Assumed>;
 
 const leastHealth = 0.4;
 
-/** Capacity left as a fraction of the label: measured where it was, else 1 − wear per cycle × cycles, 0.4 at least. */
-export function healthOf(battery: Battery, wearPerCycle: number): number {
-  return battery.health ?? Math.max(leastHealth, 1 - wearPerCycle * (battery.cycles ?? 0));
+export type WearCoefficients = ValuesOf<typeof wearPriors>;
+
+/**
+ * Capacity left as a fraction of the label: measured where it was, else what a new pack has over its label, less wear
+ * per cycle × cycles; 0.4 at least.
+ */
+export function healthOf(battery: Battery, { wearPerCycle, capacityRatio }: WearCoefficients): number {
+  return battery.health ?? Math.max(leastHealth, capacityRatio - wearPerCycle * (battery.cycles ?? 0));
 }

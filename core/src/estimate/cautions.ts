@@ -1,6 +1,10 @@
 import { spec } from '../aircraft/aircraft';
-import { usualReserveCharge } from '../reserve/policy';
+import { rotorDiameterM } from '../aircraft/airframe';
+import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
+import { takeoffCharge } from '../battery/standing';
+import { isTestOnly, usualReserveCharge } from '../reserve/policy';
 import { minutesAndSeconds } from '../units/clock';
+import type { FlightEvent } from './events';
 import type { Reckoning } from './reckon';
 import type { EstimateRequest } from './request';
 
@@ -16,19 +20,35 @@ const notFullCharge = 0.9;
 const wornHealth = 0.85;
 const usualCeilingM = 120;
 const frostReserveCharge = 0.3;
+/** Below this the aircraft’s still-air reckoning is near enough. */
+const stillMps = 2;
 
 /** What a pilot should be told beside the figure, most pressing first. Thresholds are common practice. */
-export function cautions(request: EstimateRequest, reckoning: Reckoning, health: number): Caution[] {
+export function cautions(
+  request: EstimateRequest,
+  reckoning: Reckoning,
+  events: readonly FlightEvent[],
+  health: number,
+): Caution[] {
   const { aircraft, battery, conditions, flight, policy } = request;
+  const atTakeoff = takeoffCharge(battery, 1);
   const packC = battery.startTemperatureC ?? conditions.airTemperatureC;
   const air = reckoning.atmosphere(flight.heightM);
   const cruise = reckoning.wayHome.find((leg) => leg.kind === 'cruise');
   const returnMps = spec(aircraft, 'returnSpeedMps');
+  const diameterM = rotorDiameterM(aircraft, reckoning.powertrain.airframe);
+  const ownPrompt = events.find(({ kind }) => kind === 'own-return');
+  const turnBack = events.find(({ kind }) => kind === 'turn-back');
   const found: (Caution | false)[] = [
     packC < 0 && ofBattery('frozen-pack', 'Frozen pack: do not fly it, warm it slowly'),
     packC >= 0 && packC < coldPackC && ofBattery('cold-pack', 'Cold pack: warm it first'),
-    battery.startCharge < notFullCharge &&
-      ofBattery('not-full', `Only ${Math.round(battery.startCharge * 100)} % charged`),
+    atTakeoff < notFullCharge &&
+      ofBattery(
+        'not-full',
+        atTakeoff < battery.startCharge
+          ? `Stood ${battery.daysSinceCharge} days: about ${Math.round(atTakeoff * 100)} % left`
+          : `Only ${Math.round(atTakeoff * 100)} % charged`,
+      ),
     health < wornHealth && ofBattery('worn', `Worn: about ${Math.round(health * 100)} % of its label`),
     air.gustMps > returnMps &&
       ofFlight('gust-over-return-speed', `Gusts of ${air.gustMps.toFixed(0)} m/s pass the return speed`),
@@ -38,16 +58,29 @@ export function cautions(request: EstimateRequest, reckoning: Reckoning, health:
         'slow-way-home',
         `The way home crawls: ${flight.farthestM} m take ${minutesAndSeconds(cruise.durationS)} against the wind`,
       ),
+    ownPrompt !== undefined &&
+      turnBack !== undefined &&
+      !isTestOnly(policy) &&
+      ownPrompt.timeS > turnBack.timeS + 30 &&
+      air.windMps > stillMps &&
+      ofFlight(
+        'own-return-late',
+        `The aircraft’s own call to return reckons with still air: it comes ${minutesAndSeconds(ownPrompt.timeS - turnBack.timeS)} after yours`,
+      ),
+    isInGroundEffect(flight.heightM, diameterM) &&
+      ofFlight(
+        'ground-effect',
+        `Under ${(2 * diameterM).toFixed(1)} m it floats on its own cushion: flown so low, it lasts up to ${Math.round((1 / groundEffectPowerRatio(flight.heightM, diameterM) - 1) * 100)} % longer`,
+      ),
     flight.heightM > usualCeilingM &&
       ofFlight('above-ceiling', `Above ${usualCeilingM} m: check your local rule`),
     conditions.airTemperatureC < 0 &&
       policy.kind === 'touch-down-charge' &&
       (policy.reserveCharge ?? usualReserveCharge) < frostReserveCharge &&
       ofFlight('frost', 'Below freezing, pilots hold back 30 %'),
-    reckoning.hoverTimeIgnored &&
-      ofFlight('hover-time-odd', 'The hover time on the box does not fit its flight time: set aside'),
-    (policy.kind === 'forced-landing' || policy.kind === 'empty') &&
-      ofFlight('test-only', 'For test flights only, never a plan'),
+    reckoning.box.hoverTimeFinding !== null &&
+      ofFlight('hover-time-odd', `Look at ${reckoning.box.hoverTimeFinding}`),
+    isTestOnly(policy) && ofFlight('test-only', 'For test flights only, never a plan'),
   ];
   return found.filter((item) => item !== false);
 }

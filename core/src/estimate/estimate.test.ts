@@ -1,8 +1,13 @@
 import fc from 'fast-check';
 import { misses } from '../../fixtures/measuredFlights';
-import { median } from '../statistics/median';
+import type { FlightLeg } from '../flight/flightLegs';
+import { median } from '../statistics/quantile';
+import { drawnFlights } from './drawnFlights';
+import { drawCoefficients } from './draws';
 import { estimate, estimateWithLedger } from './estimate';
-import { type EstimateRequest, ranges } from './request';
+import { estimateInFull } from './full';
+import { type EstimateRequest, priors, ranges } from './request';
+import { sensitivityOf } from './sensitivity';
 
 /** The Jay of the example, on the fell. */
 const request: EstimateRequest = {
@@ -174,6 +179,137 @@ test('a frosty day costs minutes even with packs kept warm, and much more with c
   expect(onDay(-18, -18) / onDay(5, 20)).toBeLessThan(keptWarm - 0.08);
 });
 
+describe('legs', () => {
+  const withLegs = (legs: readonly FlightLeg[], wind: object = calm) =>
+    estimate(changed({ conditions: { wind }, flight: { mix: [], legs } } as Change));
+  const usable = (outcome: ReturnType<typeof withLegs>) => (outcome.ok ? outcome.value.usableS.p50 : 0);
+
+  test('a round of one style is that style; in calm air the track does not matter', () => {
+    const mix = usableS({ conditions: { wind: calm }, flight: { mix: [{ style: 'slow', share: 1 }] } });
+    expect(usable(withLegs([{ style: 'slow', durationS: 100 }]))).toBeCloseTo(mix, 6);
+    expect(
+      usable(
+        withLegs([
+          { style: 'slow', durationS: 60, trackDeg: 20 },
+          { style: 'slow', durationS: 60, trackDeg: 200 },
+        ]),
+      ),
+    ).toBeCloseTo(mix, -1);
+  });
+
+  test('the wind is a vector: a leg into it takes more airspeed than one with it, and none can be flown against too much', () => {
+    const wind = { speedMps: 7, gustMps: 7, fromDeg: 0, readingHeightM: 60 };
+    const power = (trackDeg: number) => {
+      const outcome = withLegs([{ style: 'normal', durationS: 60, trackDeg }], wind);
+      return outcome.ok ? outcome.value.power.meanW : 0;
+    };
+    expect(power(0)).toBeGreaterThan(power(180) * 1.2);
+    const stuck = withLegs([{ style: 'slow', durationS: 60, trackDeg: 0, airspeedMps: 6 }], wind);
+    expect(!stuck.ok && stuck.refusal.code).toBe('leg-unflyable');
+    expect(!stuck.ok && stuck.refusal.numbers.driftMps).toBeCloseTo(1, 6);
+  });
+
+  test('the power of the curve changes with the legs, and a mix beside legs is refused', () => {
+    const outcome = withLegs([
+      { style: 'hover', durationS: 90 },
+      { style: 'fast', durationS: 45 },
+    ]);
+    if (!outcome.ok) throw new Error(outcome.refusal.message);
+    expect(new Set(outcome.value.curve.map(({ powerW }) => Math.round(powerW))).size).toBe(2);
+    const both = estimate(changed({ flight: { legs: [{ style: 'hover', durationS: 60 }] } }));
+    expect(!both.ok && both.refusal.message).toContain('not both');
+  });
+});
+
+test('a pack that stood a day starts at about 96 % and spends less than one just charged (common practice)', () => {
+  const stood = estimate(changed({ battery: { startCharge: 1, daysSinceCharge: 1 } }));
+  expect(stood.ok && stood.value.takeoffCharge).toBeCloseTo(0.96, 6);
+  expect(stood.ok && stood.value.usableS.p50).toBeCloseTo(usableS({ battery: { startCharge: 0.96 } }), 6);
+});
+
+test('the aircraft’s own call to return reckons with still air: with wind against, it comes after ours, and that is said', () => {
+  const result = estimate(request);
+  if (!result.ok) throw new Error(result.refusal.message);
+  const at = (kind: string) => result.value.events.find((event) => event.kind === kind)?.timeS ?? 0;
+  expect(at('own-return')).toBeGreaterThan(at('turn-back'));
+  expect(result.value.cautions.map(({ code }) => code)).toContain('own-return-late');
+  const stillAir = estimate(changed({ conditions: { wind: calm }, policy: { kind: 'forced-landing' } }));
+  expect(stillAir.ok && stillAir.value.cautions.map(({ code }) => code)).not.toContain('own-return-late');
+});
+
+describe('the band', () => {
+  const full = (change: Change = {}, options = {}) => {
+    const result = estimateInFull(changed(change), options);
+    if (!result.ok) throw new Error(result.refusal.message);
+    return result.value;
+  };
+
+  test('512 draws: the same seed gives the same answer, another nearly the same, and the middle lies near their median', () => {
+    const one = full();
+    expect(full()).toEqual(one);
+    const other = full({}, { seed: 99 });
+    expect(other.usableS.p10).not.toBe(one.usableS.p10);
+    expect(Math.abs(other.usableS.p10 / one.usableS.p10 - 1)).toBeLessThan(0.01);
+    const draws = drawCoefficients(512, 1);
+    const [flights = []] = drawnFlights([request], draws);
+    expect(Math.abs(median(flights.map((flight) => flight.usableS)) / one.usableS.p50 - 1)).toBeLessThan(
+      0.04,
+    );
+  });
+
+  test('batteries reckoned together get the same answers as one by one, and in pieces', () => {
+    const six = [1, 0.9, 0.8].map((startCharge) => changed({ battery: { startCharge } }));
+    const draws = drawCoefficients(32, 3);
+    expect(drawnFlights(six, draws)).toEqual(six.map((one) => drawnFlights([one], draws)[0]));
+  });
+
+  test('more confidence plans fewer minutes and turns back at more charge; the chance of landing short is what is left', () => {
+    const [half, usual, sure] = [0.5, 0.9, 0.98].map((confidence) => full({ policy: { confidence } }));
+    if (!half || !usual || !sure) throw new Error('Three answers are expected.');
+    expect(usual.usableS.planned).toBeLessThan(half.usableS.planned);
+    expect(sure.usableS.planned).toBeLessThan(usual.usableS.planned);
+    expect(sure.turnBackCharge.planned).toBeGreaterThan(usual.turnBackCharge.planned);
+    expect(usual.chanceBelowReserve).toBeCloseTo(0.1, 1);
+    expect(sure.chanceBelowReserve).toBeLessThanOrEqual(0.03);
+  });
+
+  test('half out, half home keeps more than the reserve, so it seldom lands short', () => {
+    const { chanceBelowReserve, chanceImpossible } = full({ policy: { kind: 'half-out-half-home' } });
+    expect(chanceBelowReserve - chanceImpossible).toBeLessThan(0.01);
+  });
+
+  test('what is known narrows the band: measured wind, health, rotors; and the list puts first what would most', () => {
+    const width = ({ usableS: { p10, p90 } }: ReturnType<typeof full>) => p90 - p10;
+    const doubtful = full();
+    const measured = full({
+      conditions: { wind: { ...request.conditions.wind, speedMps: 5.4, gustMps: 7.4, readingHeightM: 60 } },
+    });
+    expect(width(measured)).toBeLessThan(width(doubtful));
+    const windS = (answer: ReturnType<typeof full>) =>
+      answer.sensitivity.find(({ input }) => input === 'wind-at-height')?.seconds ?? 0;
+    expect(windS(measured)).toBeLessThan(windS(doubtful) * 0.6);
+    const seconds = doubtful.sensitivity.map((line) => line.seconds);
+    expect(seconds).toEqual([...seconds].sort((a, b) => b - a));
+    expect(full({ battery: { health: 1 } }).sensitivity.map(({ input }) => input)).not.toContain('pack-test');
+  });
+
+  test('least squares finds whose doubt it is: a value that follows one input alone (by hand)', () => {
+    const draws = drawCoefficients(512, 1);
+    const index = Object.keys(priors).indexOf('dragAreaRatio');
+    const values = draws.map(({ deviations }) => 1000 + 60 * (deviations[index] as number));
+    expect(sensitivityOf(values, draws, 150)).toEqual([
+      { input: 'fast-test', seconds: expect.closeTo(150, 0) },
+    ]);
+  });
+
+  test('a day on which one draw in some does not come home says so', () => {
+    const wind = { speedMps: 3.8, gustMps: 6, fromDeg: 240, readingHeightM: 2 };
+    const answer = full({ conditions: { wind }, flight: { mix: [{ style: 'fast', share: 1 }] } });
+    expect(answer.chanceImpossible).toBeGreaterThan(0.03);
+    expect(answer.chanceBelowReserve).toBeGreaterThanOrEqual(answer.chanceImpossible);
+  });
+});
+
 describe('what cannot be flown is said, with its numbers', () => {
   const refusal = (change: Change) => {
     const result = estimate(changed(change));
@@ -265,6 +401,15 @@ describe('anything within the ranges gives finite ordered times or a reasoned re
     expect(touchdownS.p50).toBeGreaterThanOrEqual(usable.p50);
     expect(power.meanW).toBeGreaterThan(0);
     expect(curve.every((point) => Object.values(point).every(Number.isFinite))).toBe(true);
+    const full = estimateInFull(any, { draws: 16 });
+    if (!full.ok) throw new Error('The middle value was answered, the band was not.');
+    for (const { p10, p50, p90 } of [full.value.usableS, full.value.touchdownS]) {
+      expect(p10).toBeGreaterThanOrEqual(0);
+      expect(p50).toBeGreaterThanOrEqual(p10);
+      expect(p90).toBeGreaterThanOrEqual(p50);
+    }
+    expect(full.value.usableS.planned).toBeLessThanOrEqual(full.value.usableS.p50);
+    expect(JSON.stringify(full.value)).not.toContain('null');
     return true;
   }
 

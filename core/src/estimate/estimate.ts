@@ -1,12 +1,16 @@
+import { densityAltitudeM } from '../air/densityAltitude';
 import { gaugeOf } from '../battery/gauge';
+import { cellVoltageV } from '../battery/pack';
+import { takeoffCharge } from '../battery/standing';
 import { healthOf } from '../battery/wear';
+import { meanPowerW } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { type Caution, cautions } from './cautions';
 import { type FlightEvent, flightEvents } from './events';
 import { type LedgerLine, ledger } from './ledger';
 import { type Reckoning, reckon } from './reckon';
-import { type Coefficients, type EstimateRequest, mixProblem, usualCoefficients } from './request';
+import { type Coefficients, type EstimateRequest, flightProblem, usualCoefficients } from './request';
 
 export interface CurvePoint {
   readonly timeS: number;
@@ -28,8 +32,11 @@ export interface Estimate {
     readonly densityKgm3: number;
     readonly windAtHeightMps: number;
     readonly gustAtHeightMps: number;
+    readonly densityAltitudeM: number;
   };
   readonly health: number;
+  /** Gauge at take-off, after what it lost standing. */
+  readonly takeoffCharge: number;
   readonly cautions: readonly Caution[];
   readonly basis: { readonly source: 'box'; readonly flights: 0 };
 }
@@ -61,36 +68,50 @@ export function estimateWithLedger(
 }
 
 function reckonChecked(request: EstimateRequest, coefficients: Coefficients): Outcome<Reckoning> {
-  const problem = mixProblem(request.flight.mix);
+  const problem = flightProblem(request.flight);
   return problem ? refuse('mix-not-whole', problem) : reckon(request, coefficients);
 }
 
 function answer(request: EstimateRequest, reckoning: Reckoning, coefficients: Coefficients): Estimate {
-  const { powertrain, atmosphere, meanPowerW, end } = reckoning;
+  const { powertrain, atmosphere, round, end } = reckoning;
   const air = atmosphere(request.flight.heightM);
-  const health = healthOf(request.battery, coefficients.wearPerCycle);
+  const health = healthOf(request.battery, coefficients);
+  const events = flightEvents(request, reckoning, coefficients);
   return {
     usableS: { p50: end.turnBack.timeS },
     touchdownS: { p50: end.touchdown.timeS },
-    events: flightEvents(request, reckoning),
+    events,
     curve: gaugeCurve(reckoning),
     power: {
       hoverW: gustyPowerW(powertrain, air, { airspeedMps: air.windMps }),
-      meanW: meanPowerW,
+      meanW: meanPowerW(round),
     },
-    air: { densityKgm3: air.densityKgm3, windAtHeightMps: air.windMps, gustAtHeightMps: air.gustMps },
+    air: {
+      densityKgm3: air.densityKgm3,
+      windAtHeightMps: air.windMps,
+      gustAtHeightMps: air.gustMps,
+      densityAltitudeM: densityAltitudeM(air.densityKgm3),
+    },
     health,
-    cautions: cautions(request, reckoning, health),
+    takeoffCharge: takeoffCharge(request.battery, coefficients.standingLossRatio),
+    cautions: cautions(request, reckoning, events, health),
     basis: { source: 'box', flights: 0 },
   };
 }
 
-function gaugeCurve({ curve, pack, meanPowerW }: Reckoning): CurvePoint[] {
-  return curve.map((point) => ({
-    timeS: point.timeS,
-    charge: gaugeOf(point.charge, pack.hidden),
-    cellVoltageV: point.cellVoltageV,
-    packTemperatureC: point.temperatureC,
-    powerW: meanPowerW,
-  }));
+function gaugeCurve({ curve, pack }: Reckoning): CurvePoint[] {
+  return curve.timeS.map((timeS, i) => {
+    const [charge, packTemperatureC, powerW] = [curve.charge[i], curve.temperatureC[i], curve.powerW[i]] as [
+      number,
+      number,
+      number,
+    ];
+    return {
+      timeS,
+      charge: gaugeOf(charge, pack.hidden),
+      cellVoltageV: cellVoltageV(pack, powerW, charge, packTemperatureC),
+      packTemperatureC,
+      powerW,
+    };
+  });
 }

@@ -1,13 +1,15 @@
 import { spec } from '../aircraft/aircraft';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
-import { momentAtCharge } from '../flight/drain';
-import type { Reckoning } from './reckon';
-import type { EstimateRequest } from './request';
+import { cellVoltageV } from '../battery/pack';
+import { endOf, momentAtCharge, powerAtCharge } from '../flight/drain';
+import { ownReturnCharge, type Reckoning } from './reckon';
+import type { Coefficients, EstimateRequest } from './request';
 
 export type EventKind =
   | 'take-off'
   | 'half'
   | 'low-warning'
+  | 'own-return'
   | 'turn-back'
   | 'touch-down'
   | 'forced-landing'
@@ -26,17 +28,24 @@ export interface FlightEvent {
  * What happens in one flight, in order of time. Turn back and touch down are the plan's; the rest is what the aircraft
  * meets if the style is simply flown on until the motors stop.
  */
-export function flightEvents(request: EstimateRequest, reckoning: Reckoning): FlightEvent[] {
+export function flightEvents(
+  request: EstimateRequest,
+  reckoning: Reckoning,
+  coefficients: Coefficients,
+): FlightEvent[] {
   const { curve, pack, end } = reckoning;
-  const start = request.battery.startCharge;
+  const start = gaugeOf(curve.charge[0] ?? 0, pack.hidden);
+  const ownReturn = ownReturnCharge(request, reckoning, coefficients);
   const atGauge = (kind: EventKind, gauge: number): FlightEvent => {
-    const { timeS, cellVoltageV, charge } = momentAtCharge(curve, cellChargeOf(gauge, pack.hidden));
-    return { kind, timeS, charge: gaugeOf(charge, pack.hidden), cellVoltageV };
+    const { timeS, charge, temperatureC } = momentAtCharge(curve, cellChargeOf(gauge, pack.hidden));
+    const volts = cellVoltageV(pack, powerAtCharge(curve, charge), charge, temperatureC);
+    return { kind, timeS, charge: gaugeOf(charge, pack.hidden), cellVoltageV: volts };
   };
-  const last = curve[curve.length - 1];
+  const last = endOf(curve);
   const passed = [
     atGauge('half', 0.5),
     atGauge('low-warning', spec(request.aircraft, 'lowWarningCharge')),
+    ...(ownReturn === null ? [] : [atGauge('own-return', gaugeOf(ownReturn, pack.hidden))]),
     atGauge('forced-landing', spec(request.aircraft, 'forcedLandingCharge')),
     atGauge('empty', 0),
   ].filter((event) => event.charge < start);

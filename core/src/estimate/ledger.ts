@@ -1,14 +1,15 @@
-import type { AirAtHeight } from '../air/conditions';
+import type { Atmosphere } from '../air/conditions';
 import type { Battery } from '../battery/battery';
 import { cellChargeOf } from '../battery/gauge';
 import { packOf } from '../battery/pack';
+import { takeoffCharge } from '../battery/standing';
 import { boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
-import { drain, momentAtCharge } from '../flight/drain';
-import { mixPowerW } from '../flight/mix';
+import { momentAtCharge } from '../flight/drain';
+import { flyRounds, type PowerLeg } from '../flight/legs';
 import { stylePowerW } from '../flight/powertrain';
 import { roundToSum } from '../statistics/roundToSum';
 import { shapleyValues } from '../statistics/shapley';
-import type { Reckoning } from './reckon';
+import { flownRound, type Reckoning } from './reckon';
 import type { Coefficients, EstimateRequest } from './request';
 
 /** The physical causes, in the order they are shown; then what the pilot keeps. */
@@ -41,10 +42,7 @@ export function ledger(
   coefficients: Coefficients,
 ): LedgerLine[] {
   const causes = physicalCauses.filter((cause) => cause !== 'other-pack' || flownWithOtherPack(request));
-  const enduranceS = enduranceWith(request, reckoning, coefficients);
-  const physical = shapleyValues(causes.length, (present) =>
-    enduranceS(new Set(causes.filter((_, i) => present & (1 << i)))),
-  );
+  const physical = shapleyValues(causes.length, enduranceWith(causes, request, reckoning, coefficients));
   const boxS = request.aircraft.advertisedFlightTimeS;
   const { turnBack, touchdown } = reckoning.end;
   const untilEmptyS = boxS + physical.reduce((a, b) => a + b, 0);
@@ -63,25 +61,49 @@ function flownWithOtherPack({ aircraft, battery }: EstimateRequest): boolean {
   );
 }
 
-/** Time to gauge 0 % (to motors out while nothing is hidden) with only some causes at work, the others as on the box. */
-function enduranceWith(request: EstimateRequest, reckoning: Reckoning, coefficients: Coefficients) {
-  const powerW = remember((on: PowerCauses) => powerWith(request, reckoning, on));
-  const packWith = remember((on: PackCauses) =>
-    packOf(batteryWith(request, on), request.aircraft.hiddenCharge ?? null, coefficients),
+/**
+ * Time to gauge 0 % (to motors out while nothing is hidden) with only some causes at work, the others as on the box.
+ * Causes are the bits of `present`, in their order; what a drain shares with others is reckoned once.
+ */
+function enduranceWith(
+  causes: readonly PhysicalCause[],
+  request: EstimateRequest,
+  reckoning: Reckoning,
+  coefficients: Coefficients,
+): (present: number) => number {
+  const bits = (...wanted: PhysicalCause[]) =>
+    causes.reduce((mask, cause, i) => (wanted.includes(cause) ? mask | (1 << i) : mask), 0);
+  const [style, thin, wind] = [bits('style'), bits('air'), bits('wind')];
+  const [wear, other, cold] = [bits('wear'), bits('other-pack'), bits('temperature')];
+  const [notFull, hidden] = [bits('not-full'), bits('hidden')];
+  const atTakeoff = takeoffCharge(request.battery, coefficients.standingLossRatio);
+  const airC = request.conditions.airTemperatureC;
+  const roundWith = remember(style | thin | wind, (on) =>
+    roundOf(request, reckoning, coefficients, {
+      style: (on & style) > 0,
+      thin: (on & thin) > 0,
+      wind: (on & wind) > 0,
+    }),
   );
-  return (causes: ReadonlySet<PhysicalCause>): number => {
-    const pack = packWith({ worn: causes.has('wear'), other: causes.has('other-pack') });
-    const airC = causes.has('temperature') ? request.conditions.airTemperatureC : boxTemperatureC;
-    const packC = causes.has('temperature') ? (request.battery.startTemperatureC ?? airC) : boxTemperatureC;
-    const charge = causes.has('not-full') ? cellChargeOf(request.battery.startCharge, pack.hidden) : 1;
-    const on = { style: causes.has('style'), thin: causes.has('air'), wind: causes.has('wind') };
-    const curve = drain(pack, powerW(on), airC, {
+  const packWith = remember(wear | other, (on) =>
+    packOf(
+      batteryWith(request, { worn: (on & wear) > 0, other: (on & other) > 0 }),
+      request.aircraft.hiddenCharge ?? null,
+      coefficients,
+    ),
+  );
+  const curveWith = remember(~hidden, (on) => {
+    const pack = packWith(on);
+    return flyRounds(pack, roundWith(on), on & cold ? airC : boxTemperatureC, {
       timeS: 0,
-      charge,
-      temperatureC: packC,
+      charge: on & notFull ? cellChargeOf(atTakeoff, pack.hidden) : 1,
+      temperatureC: on & cold ? (request.battery.startTemperatureC ?? airC) : boxTemperatureC,
     });
-    if (curve.length === 0) return 0;
-    return momentAtCharge(curve, causes.has('hidden') ? pack.hidden : 0).timeS;
+  });
+  return (present) => {
+    const curve = curveWith(present);
+    if (curve.timeS.length === 0) return 0;
+    return momentAtCharge(curve, present & hidden ? reckoning.pack.hidden : 0).timeS;
   };
 }
 
@@ -102,38 +124,43 @@ interface PowerCauses {
   readonly wind: boolean;
 }
 
-function powerWith(
+function roundOf(
   { aircraft, flight }: EstimateRequest,
   { powertrain, atmosphere }: Reckoning,
+  coefficients: Coefficients,
   on: PowerCauses,
-): number {
-  const there = atmosphere(flight.heightM);
-  const air: AirAtHeight = {
-    ...there,
-    densityKgm3: on.thin ? there.densityKgm3 : boxDensityKgm3,
-    windMps: on.wind ? there.windMps : 0,
-    windDeviationMps: on.wind ? there.windDeviationMps : 0,
+): readonly PowerLeg[] {
+  const air: Atmosphere = (heightM) => {
+    const there = atmosphere(heightM);
+    return {
+      ...there,
+      densityKgm3: on.thin ? there.densityKgm3 : boxDensityKgm3,
+      windMps: on.wind ? there.windMps : 0,
+      windDeviationMps: on.wind ? there.windDeviationMps : 0,
+    };
   };
   if (on.style) {
-    const power = mixPowerW(aircraft, powertrain, air, flight.mix, flight.recordingLoadW ?? 0);
-    if (!power.ok) throw new Error(power.refusal.message);
-    return power.value;
+    const round = flownRound({ aircraft, flight }, powertrain, air, coefficients);
+    if (!round.ok) throw new Error(round.refusal.message);
+    return round.value;
   }
   const cruise = {
-    airspeedsMps: [aircraft.advertisedSpeedMps],
+    stretches: [{ airspeedMps: aircraft.advertisedSpeedMps, share: 1 }],
     reversalSpeedMps: 0,
     reversalsPerMin: 0,
     circleRadiusM: null,
   };
-  return stylePowerW(powertrain, air, cruise, 0);
+  const powerW = stylePowerW(powertrain, air(flight.heightM), cruise, 0);
+  return [{ powerW, durationS: Number.POSITIVE_INFINITY }];
 }
 
-function remember<Key, Value>(f: (key: Key) => Value): (key: Key) => Value {
-  const known = new Map<string, Value>();
-  return (key) => {
-    const name = JSON.stringify(key);
-    const value = known.get(name) ?? f(key);
-    known.set(name, value);
+/** A function of some bits, reckoned once for each pattern of them. */
+function remember<Value>(mask: number, f: (on: number) => Value): (on: number) => Value {
+  const known = new Map<number, Value>();
+  return (on) => {
+    const key = on & mask;
+    const value = known.get(key) ?? f(key);
+    known.set(key, value);
     return value;
   };
 }

@@ -1,60 +1,120 @@
-import { type Atmosphere, atmosphereOver } from '../air/conditions';
+import { type Atmosphere, atmosphereOver, stillAir } from '../air/conditions';
 import { type Aircraft, spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { type Pack, type PackState, packOf } from '../battery/pack';
+import { takeoffCharge } from '../battery/standing';
 import { type SolvedBox, solveBox } from '../flight/box';
-import { type DrainCurve, drain } from '../flight/drain';
+import type { DrainCurve } from '../flight/drain';
+import { legPowers } from '../flight/flightLegs';
+import { flyRounds, type PowerLeg } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
 import type { Powertrain } from '../flight/powertrain';
 import { type ReturnLeg, returnLegs, usualReturnHeightM } from '../reserve/returnHome';
-import { type FlightEnd, flightEnd } from '../reserve/turnBack';
+import { chargeToComeHomeWith, type FlightEnd, flightEnd } from '../reserve/turnBack';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Coefficients, EstimateRequest } from './request';
 
-/** One run of the model with one set of coefficients: the flight, and where it must end. */
-export interface Reckoning {
-  readonly powertrain: Powertrain;
-  readonly hoverTimeIgnored: boolean;
+/** What aircraft and air make of a flight, whatever the battery at hand: the same for all batteries of one type. */
+export interface FlownStyleAndWayHome {
+  readonly box: SolvedBox;
   readonly atmosphere: Atmosphere;
-  readonly pack: Pack;
-  readonly meanPowerW: number;
-  readonly curve: DrainCurve;
+  /** One leg for a mix, which is flown at its mean power. */
+  readonly round: readonly PowerLeg[];
   readonly wayHome: readonly ReturnLeg[];
+}
+
+/** One run of the model with one set of coefficients: the flight, and where it must end. */
+export interface Reckoning extends FlownStyleAndWayHome {
+  readonly powertrain: Powertrain;
+  readonly pack: Pack;
+  readonly curve: DrainCurve;
   readonly end: FlightEnd;
 }
 
 /** From the request to the latest turn-back: solve the box, meet the air, drain the pack, fly home. */
 export function reckon(request: EstimateRequest, coefficients: Coefficients): Outcome<Reckoning> {
-  const { aircraft, battery, conditions, flight, policy } = request;
+  const flown = styleAndWayHome(request, coefficients);
+  return flown.ok ? flyBattery(request, flown.value, coefficients) : flown;
+}
+
+export function styleAndWayHome(
+  request: EstimateRequest,
+  coefficients: Coefficients,
+): Outcome<FlownStyleAndWayHome> {
+  const { aircraft, conditions, flight } = request;
   const box = boxOf(request, coefficients);
   if (!box.ok) return box;
-  const atmosphere = atmosphereOver(conditions, coefficients.gustPeakFactor);
+  const atmosphere = atmosphereOver(conditions, coefficients);
   if (!atmosphere.ok) return atmosphere;
-  const { powertrain, hoverTimeIgnored } = box.value;
-  const air = atmosphere.value(flight.heightM);
-  const power = mixPowerW(aircraft, powertrain, air, flight.mix, flight.recordingLoadW ?? 0);
-  if (!power.ok) return power;
-  const pack = packOf(battery, aircraft.hiddenCharge ?? null, coefficients);
-  const curve = drain(pack, power.value, air.temperatureC, stateAtTakeoff(request, pack));
-  if (curve.length === 0) return cannotStart(power.value);
-  const wayHome = legsHome(request, powertrain, atmosphere.value);
+  const { powertrain } = box.value;
+  const round = flownRound(request, powertrain, atmosphere.value, coefficients);
+  if (!round.ok) return round;
+  const from = { distanceM: flight.farthestM, bearingDeg: flight.bearingDeg, heightM: flight.heightM };
+  const returnHeightM = flight.returnHeightM ?? usualReturnHeightM;
+  const wayHome = returnLegs(aircraft, powertrain, atmosphere.value, from, returnHeightM, coefficients);
   if (!wayHome.ok) return wayHome;
-  const end = flightEnd(pack, curve, wayHome.value, air.temperatureC, {
+  return success({
+    box: box.value,
+    atmosphere: atmosphere.value,
+    round: round.value,
+    wayHome: wayHome.value,
+  });
+}
+
+export function flyBattery(
+  request: EstimateRequest,
+  flown: FlownStyleAndWayHome,
+  coefficients: Coefficients,
+): Outcome<Reckoning> {
+  const { aircraft, battery, conditions, policy } = request;
+  const pack = packOf(battery, aircraft.hiddenCharge ?? null, coefficients);
+  const start = stateAtTakeoff(request, pack, coefficients);
+  const curve = flyRounds(pack, flown.round, conditions.airTemperatureC, start);
+  if (curve.timeS.length === 0) return cannotStart(Math.max(...flown.round.map((leg) => leg.powerW)));
+  const end = flightEnd(pack, curve, flown.wayHome, conditions.airTemperatureC, {
     policy,
     forcedLandingCharge: spec(aircraft, 'forcedLandingCharge'),
-    takeoffCharge: cellChargeOf(battery.startCharge, pack.hidden),
+    takeoffCharge: start.charge,
   });
   if (!end.ok) return end;
-  return success({
-    powertrain,
-    hoverTimeIgnored,
-    atmosphere: atmosphere.value,
-    pack,
-    meanPowerW: power.value,
-    curve,
-    wayHome: wayHome.value,
-    end: end.value,
-  });
+  const { box, atmosphere, round, wayHome } = flown;
+  const { powertrain } = box;
+  return success({ box, powertrain, atmosphere, round, wayHome, pack, curve, end: end.value });
+}
+
+/** The style of the flight as powers: a mix at its mean for ever, or a round of legs. */
+export function flownRound(
+  { aircraft, flight }: Pick<EstimateRequest, 'aircraft' | 'flight'>,
+  powertrain: Powertrain,
+  atmosphere: Atmosphere,
+  coefficients: Coefficients,
+): Outcome<readonly PowerLeg[]> {
+  const { heightM, mix, legs } = flight;
+  const load = flight.recordingLoadW ?? 0;
+  if (legs?.length) return legPowers(aircraft, powertrain, atmosphere, legs, heightM, load, coefficients);
+  const power = mixPowerW(aircraft, powertrain, atmosphere(heightM), mix, load, coefficients);
+  if (!power.ok) return power;
+  return success([{ powerW: power.value, durationS: Number.POSITIVE_INFINITY }]);
+}
+
+/**
+ * The cell charge at which the aircraft itself asks to come home: it reckons with still air (common practice) and with
+ * its own forced landing as the end. Null where it never asks before that.
+ */
+export function ownReturnCharge(
+  request: EstimateRequest,
+  { powertrain, pack, curve, atmosphere }: Reckoning,
+  coefficients: Coefficients,
+): number | null {
+  const { aircraft, flight, conditions } = request;
+  const { densityKgm3 } = atmosphere(flight.heightM);
+  const from = { distanceM: flight.farthestM, bearingDeg: flight.bearingDeg, heightM: flight.heightM };
+  const still = stillAir(conditions.airTemperatureC, densityKgm3);
+  const returnHeightM = flight.returnHeightM ?? usualReturnHeightM;
+  const legs = returnLegs(aircraft, powertrain, still, from, returnHeightM, coefficients);
+  if (!legs.ok) return null;
+  const ownEnd = spec(aircraft, 'forcedLandingCharge');
+  return chargeToComeHomeWith(pack, curve, legs.value, conditions.airTemperatureC, ownEnd);
 }
 
 /** The powertrain that the box implies. The box's time is for the pack it was sold with, which may not be this one. */
@@ -67,22 +127,14 @@ export function boxOf(
   return solveBox(aircraft, { ...battery, ratedCapacityMah }, coefficients);
 }
 
-function legsHome(
-  { aircraft, flight }: EstimateRequest,
-  powertrain: Powertrain,
-  atmosphere: Atmosphere,
-): Outcome<readonly ReturnLeg[]> {
-  const from = { distanceM: flight.farthestM, bearingDeg: flight.bearingDeg, heightM: flight.heightM };
-  return returnLegs(aircraft, powertrain, atmosphere, from, flight.returnHeightM ?? usualReturnHeightM);
-}
-
 export function stateAtTakeoff(
   { battery, conditions }: Pick<EstimateRequest, 'battery' | 'conditions'>,
   pack: Pack,
+  { standingLossRatio }: Coefficients,
 ): PackState {
   return {
     timeS: 0,
-    charge: cellChargeOf(battery.startCharge, pack.hidden),
+    charge: cellChargeOf(takeoffCharge(battery, standingLossRatio), pack.hidden),
     temperatureC: battery.startTemperatureC ?? conditions.airTemperatureC,
   };
 }

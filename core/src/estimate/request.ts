@@ -1,12 +1,13 @@
-import { type Conditions, conditionsRanges, windRanges } from '../air/conditions';
-import { gustPriors } from '../air/gust';
+import { airPriors, type Conditions, conditionsRanges, windRanges } from '../air/conditions';
 import { type Aircraft, aircraftRanges } from '../aircraft/aircraft';
 import { airframePriors } from '../aircraft/airframe';
 import { type Battery, batteryRanges } from '../battery/battery';
 import { packPriors } from '../battery/pack';
-import { type StyleShare, styleShareRanges } from '../flight/styles';
+import { boxPriors } from '../flight/box';
+import { type FlightLeg, flightLegRanges } from '../flight/flightLegs';
+import { type StyleShare, stylePriors, styleShareRanges } from '../flight/styles';
 import { type Policy, policyRanges } from '../reserve/policy';
-import { positionRanges } from '../reserve/returnHome';
+import { positionRanges, returnPriors } from '../reserve/returnHome';
 import { nominal, type ValuesOf } from '../units/assumed';
 import type { Quantity } from '../units/quantity';
 
@@ -17,7 +18,10 @@ export interface FlightPlan {
   readonly bearingDeg: number;
   readonly returnHeightM?: number | null;
   readonly recordingLoadW?: number | null;
+  /** Empty where legs are given. */
   readonly mix: readonly StyleShare[];
+  /** A round of legs, flown again and again, instead of a mix. */
+  readonly legs?: readonly FlightLeg[] | null;
 }
 
 /** Everything an estimate depends on; see docs/METHOD.md. */
@@ -45,15 +49,29 @@ export const ranges = {
   wind: windRanges,
   flight: flightRanges,
   styleShare: styleShareRanges,
+  flightLeg: flightLegRanges,
   policy: policyRanges,
 } as const;
 
-/** Every assumed constant of the model with its spread, gathered from beside the laws. */
-export const priors = { ...gustPriors, ...airframePriors, ...packPriors } as const;
+/** Every assumed constant of the model with its spread, gathered from beside the laws; the weightiest first. */
+export const priors = {
+  ...boxPriors,
+  ...airPriors,
+  ...stylePriors,
+  ...packPriors,
+  ...airframePriors,
+  ...returnPriors,
+} as const;
 export type Coefficients = ValuesOf<typeof priors>;
 export const usualCoefficients: Coefficients = nominal(priors);
 
-/** Shares must fill the flight: what is missing from 100 %, or null when they do. */
+/** A flight is a mix or a round of legs, and the shares of a mix fill it: what is wrong, or null. */
+export function flightProblem({ mix, legs }: Pick<FlightPlan, 'mix' | 'legs'>): string | null {
+  if (!legs?.length) return mixProblem(mix);
+  return mix.length > 0 ? 'A flight is a mix or a list of legs, not both.' : null;
+}
+
+/** What is missing from 100 %, or null. */
 export function mixProblem(mix: readonly StyleShare[]): string | null {
   const sum = mix.reduce((total, part) => total + part.share, 0);
   if (Math.abs(sum - 1) <= 0.001) return null;

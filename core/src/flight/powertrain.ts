@@ -51,14 +51,11 @@ export function stylePowerW(
   style: FlownStyle,
   recordingLoadW: number,
 ): number {
-  const powers = style.airspeedsMps.map((airspeedMps) =>
-    gustyPowerW(
-      powertrain,
-      air,
-      { airspeedMps, loadFactor: turnLoadFactor(airspeedMps, style.circleRadiusM) },
-      recordingLoadW,
-    ),
-  );
-  const mean = powers.reduce((a, b) => a + b, 0) / powers.length;
-  return mean + reversalPowerW(powertrain.airframe.massKg, style.reversalSpeedMps, style.reversalsPerMin);
+  const loadFactor = (airspeedMps: number) => turnLoadFactor(airspeedMps, style.circleRadiusM);
+  const mean = style.stretches.reduce((sum, { airspeedMps, share }) => {
+    const flow = { airspeedMps, loadFactor: loadFactor(airspeedMps) };
+    return sum + share * gustyPowerW(powertrain, air, flow, recordingLoadW);
+  }, 0);
+  const { massKg, reversalCostRatio } = powertrain.airframe;
+  return mean + reversalCostRatio * reversalPowerW(massKg, style.reversalSpeedMps, style.reversalsPerMin);
 }

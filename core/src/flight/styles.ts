@@ -1,5 +1,6 @@
 import type { AirAtHeight } from '../air/conditions';
 import { type Aircraft, maxAirspeedMps, type Style } from '../aircraft/aircraft';
+import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 
@@ -32,9 +33,20 @@ const usual: Readonly<Record<Style, { readonly groundMps: number; readonly rever
   manual: { groundMps: 14, reversalsPerMin: 8 },
 };
 
-/** A style made definite for one aircraft: equally long stretches at these airspeeds. */
+export const stylePriors = {
+  styleSpeedRatio: {
+    value: 1,
+    spread: 0.25,
+    kind: 'relative',
+    because: 'assumed: how fast a style is flown differs by pilot and subject (common practice)',
+    betterBy: 'style-test',
+  },
+} as const satisfies Record<string, Assumed>;
+export type StyleCoefficients = ValuesOf<typeof stylePriors>;
+
+/** A style made definite for one aircraft: stretches at these airspeeds, each with its share of the time. */
 export interface FlownStyle {
-  readonly airspeedsMps: readonly number[];
+  readonly stretches: readonly { readonly airspeedMps: number; readonly share: number }[];
   readonly reversalSpeedMps: number;
   readonly reversalsPerMin: number;
   readonly circleRadiusM: number | null;
@@ -44,29 +56,48 @@ export interface FlownStyle {
  * A given airspeed is held as it is. Else the speed over ground is held, upwind, downwind and across in turn, with the
  * airspeed that takes, up to the mode's top. Wind that the mode cannot stand against is a refusal.
  */
-export function flownStyle(aircraft: Aircraft, share: StyleShare, air: AirAtHeight): Outcome<FlownStyle> {
+export function flownStyle(
+  aircraft: Aircraft,
+  share: Omit<StyleShare, 'share'>,
+  air: AirAtHeight,
+  { styleSpeedRatio }: StyleCoefficients,
+): Outcome<FlownStyle> {
   const topMps = maxAirspeedMps(aircraft, share.style);
   const reversalsPerMin = share.reversalsPerMin ?? usual[share.style].reversalsPerMin;
   const circleRadiusM = share.circleRadiusM ?? null;
   if (share.airspeedMps != null) {
     if (share.airspeedMps > topMps) return beyondMode(share.style, share.airspeedMps, topMps);
-    const airspeedsMps = [share.airspeedMps];
-    return success({ airspeedsMps, reversalSpeedMps: share.airspeedMps, reversalsPerMin, circleRadiusM });
+    const stretches = [{ airspeedMps: share.airspeedMps, share: 1 }];
+    return success({ stretches, reversalSpeedMps: share.airspeedMps, reversalsPerMin, circleRadiusM });
   }
   if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
-  const groundMps = Math.min(usual[share.style].groundMps, 0.9 * topMps);
+  const groundMps = usualGroundMps(share.style, topMps, styleSpeedRatio);
   return success({
-    airspeedsMps: airspeedsForGround(groundMps, air.windMps, topMps),
+    stretches: stretchesOverGround(groundMps, air.windMps, topMps),
     reversalSpeedMps: groundMps,
     reversalsPerMin,
     circleRadiusM,
   });
 }
 
-function airspeedsForGround(groundMps: number, windMps: number, topMps: number): number[] {
-  const across = Math.hypot(groundMps, windMps);
-  const speeds = [groundMps + windMps, Math.abs(groundMps - windMps), across, across];
-  return speeds.map((speed) => Math.min(speed, topMps));
+/** What a style holds over ground where the pilot does not say, m/s. */
+export function usualGroundMps(style: Style, topMps: number, styleSpeedRatio: number): number {
+  return Math.min(usual[style].groundMps * styleSpeedRatio, 0.9 * topMps);
+}
+
+/** A quarter of the time upwind, a quarter downwind, half across. */
+function stretchesOverGround(groundMps: number, windMps: number, topMps: number): FlownStyle['stretches'] {
+  const stretch = (airspeedMps: number, share: number) => ({
+    airspeedMps: Math.min(airspeedMps, topMps),
+    share,
+  });
+  if (groundMps === 0) return [stretch(windMps, 1)];
+  if (windMps === 0) return [stretch(groundMps, 1)];
+  return [
+    stretch(groundMps + windMps, 0.25),
+    stretch(Math.abs(groundMps - windMps), 0.25),
+    stretch(Math.hypot(groundMps, windMps), 0.5),
+  ];
 }
 
 function beyondMode(style: Style, airspeedMps: number, topMps: number) {

@@ -2,6 +2,7 @@ import type { Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import type { EstimateWithLedger } from '../estimate/estimate';
+import type { FullEstimate } from '../estimate/full';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
 import type { Policy } from '../reserve/policy';
 import type { Shot } from '../swapPlan/shot';
@@ -40,7 +41,7 @@ export interface ConditionsContent {
 /** The estimate made when the test was recorded, kept as it was. */
 export interface FrozenEstimate {
   readonly request: EstimateRequest;
-  readonly answer: EstimateWithLedger | null;
+  readonly answer: (EstimateWithLedger & Partial<Pick<FullEstimate, 'curveBand'>>) | null;
   /** Why there was none. */
   readonly refusal: string | null;
 }

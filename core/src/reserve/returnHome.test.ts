@@ -3,10 +3,11 @@ import { type Atmosphere, stillAir } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
 import { airframePriors } from '../aircraft/airframe';
 import { packPriors } from '../battery/pack';
-import { solveBox } from '../flight/box';
+import { boxPriors, solveBox } from '../flight/box';
 import { nominal } from '../units/assumed';
-import { returnLegs } from './returnHome';
+import { returnLegs, returnPriors } from './returnHome';
 
+const usual = nominal({ ...boxPriors, ...airframePriors, ...packPriors, ...returnPriors });
 const aircraft: Aircraft = {
   kind: 'camera',
   takeoffMassKg: 0.249,
@@ -22,7 +23,7 @@ const pack = {
   fullCellVoltageV: 4.4,
   startCharge: 1,
 };
-const box = solveBox(aircraft, pack, nominal({ ...airframePriors, ...packPriors }));
+const box = solveBox(aircraft, pack, usual);
 if (!box.ok) throw new Error(box.refusal.message);
 const { powertrain } = box.value;
 
@@ -31,7 +32,14 @@ const windy =
   () => ({ densityKgm3: 1.2, temperatureC: 10, windMps, windFromDeg, windDeviationMps: 0, gustMps: windMps });
 
 const home = (distanceM: number, heightM: number, air: Atmosphere, returnHeightM = 40) => {
-  const legs = returnLegs(aircraft, powertrain, air, { distanceM, bearingDeg: 60, heightM }, returnHeightM);
+  const legs = returnLegs(
+    aircraft,
+    powertrain,
+    air,
+    { distanceM, bearingDeg: 60, heightM },
+    returnHeightM,
+    usual,
+  );
   return legs.ok ? legs.value : legs.refusal;
 };
 const seconds = (legs: ReturnType<typeof home>) =>

@@ -1,8 +1,9 @@
 import type { Atmosphere } from '../air/conditions';
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec } from '../aircraft/aircraft';
-import type { PowerLeg } from '../flight/drain';
+import type { PowerLeg } from '../flight/legs';
 import { gustyPowerW, type Powertrain } from '../flight/powertrain';
+import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 
@@ -23,8 +24,16 @@ export const positionRanges = {
 /** Assumed where the pilot does not say; above most trees and houses. */
 export const usualReturnHeightM = 30;
 
-/** Hovering over the spot, aligning and setting down: assumed 20 s. */
-const landingAllowanceS = 20;
+export const returnPriors = {
+  landingAllowanceS: {
+    value: 20,
+    spread: 0.35,
+    kind: 'relative',
+    because: 'assumed: hovering over the spot, aligning and setting down (common practice)',
+    betterBy: 'landing-time',
+  },
+} as const satisfies Record<string, Assumed>;
+export type ReturnCoefficients = ValuesOf<typeof returnPriors>;
 
 export interface ReturnLeg extends PowerLeg {
   readonly kind: 'rise' | 'cruise' | 'descend' | 'land';
@@ -43,6 +52,7 @@ export function returnLegs(
   atmosphere: Atmosphere,
   from: Position,
   returnHeightM: number,
+  { landingAllowanceS }: ReturnCoefficients,
 ): Outcome<readonly ReturnLeg[]> {
   const cruiseHeightM = heightOfReturn(aircraft, from, returnHeightM);
   const standing = (

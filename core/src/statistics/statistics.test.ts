@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { normalMean } from './gaussHermite';
-import { median } from './median';
+import { normalQuantile } from './normalQuantile';
+import { median, quantile } from './quantile';
 import { roundToSum } from './roundToSum';
 import { shapleyValues } from './shapley';
-import { solveBetween } from './solve';
+import { sobolDimensions, sobolPoints } from './sobol';
+import { solveBetween, solveNear } from './solve';
 
 test('Shapley values of the glove game are 2/3, 1/6, 1/6 (Shapley 1953; any game theory handbook)', () => {
   // Player 0 has a left glove, 1 and 2 have right ones; a pair is worth 1.
@@ -59,4 +61,64 @@ test('rounded parts sum to the rounded total and stay within one of themselves (
 test('the median of an even count is the mean of the middle two; of nothing there is none', () => {
   expect(median([4, 1, 3, 2])).toBe(2.5);
   expect(() => median([])).toThrow('does not exist');
+});
+
+test.each([
+  [0.9, 1.2815516],
+  [0.975, 1.959964],
+  [0.999, 3.0902323],
+  [0.1, -1.2815516],
+  [1e-12, -7.0344838],
+])(
+  'the normal quantile of %d is %d to one part in ten million (Wichura 1988; Abramowitz & Stegun, table 26.1 and following)',
+  (p, z) => {
+    expect(Math.abs(normalQuantile(p) / z - 1)).toBeLessThan(2e-7);
+  },
+);
+
+test('quantiles of 1 … 10 are 1.9, 5.5 and 9.1 (definition 7, Hyndman & Fan 1996, as the R language gives them)', () => {
+  const sample = [7, 3, 10, 1, 9, 2, 8, 4, 6, 5];
+  expect([0.1, 0.5, 0.9].map((share) => quantile(sample, share))).toEqual([
+    expect.closeTo(1.9, 12),
+    expect.closeTo(5.5, 12),
+    expect.closeTo(9.1, 12),
+  ]);
+});
+
+describe('Sobol points', () => {
+  const points = sobolPoints(512, sobolDimensions, 7);
+
+  test('put one of 512 into each 512th of every axis (Sobol 1967)', () => {
+    for (let d = 0; d < sobolDimensions; d++) {
+      expect(new Set(points.map((point) => Math.floor((point[d] as number) * 512))).size).toBe(512);
+    }
+  });
+
+  test('put one into each box of 2^-a by 2^-b, a + b = 9, of the first two axes: a (0, 9, 2)-net (Sobol 1967)', () => {
+    for (let a = 0; a <= 9; a++) {
+      const boxes = points.map(
+        ([x = 0, y = 0]) => `${Math.floor(x * 2 ** a)} ${Math.floor(y * 2 ** (9 - a))}`,
+      );
+      expect(new Set(boxes).size).toBe(512);
+    }
+  });
+
+  test('the integral of the g-function over eight axes is 1, far closer than random points come (Saltelli & Sobol 1995)', () => {
+    const g = (point: readonly number[]) =>
+      point.slice(0, 8).reduce((product, x, i) => product * ((Math.abs(4 * x - 2) + i) / (1 + i)), 1);
+    const mean = points.reduce((sum, point) => sum + g(point), 0) / points.length;
+    // The standard error of 512 random points would be 0.036 (variance 0.67, by hand from the product of 1 + 1/(3(1+i)²)).
+    expect(Math.abs(mean - 1)).toBeLessThan(0.012);
+  });
+
+  test('the same seed gives the same points, another seed others; more axes than there are numbers for is refused', () => {
+    expect(sobolPoints(512, sobolDimensions, 7)).toEqual(points);
+    expect(sobolPoints(4, 3, 8)).not.toEqual(sobolPoints(4, 3, 7));
+    expect(() => sobolPoints(1, sobolDimensions + 1, 1)).toThrow('at most 21 dimensions');
+  });
+});
+
+test('the secant finds the root of a nearly straight function, and gives up on one that has none', () => {
+  expect(solveNear((x) => Math.log(x) - 1, 2.5, 0.4, 1e-4)).toBeCloseTo(Math.E, 7);
+  expect(solveNear((x) => x * x + 1, 3, 6, 1e-6)).toBeNull();
 });

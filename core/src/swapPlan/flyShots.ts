@@ -5,7 +5,8 @@ import { gaugeOf } from '../battery/gauge';
 import { type Pack, type PackState, packOf } from '../battery/pack';
 import { boxOf, cannotStart, stateAtTakeoff } from '../estimate/reckon';
 import type { Coefficients } from '../estimate/request';
-import { drain, flyLegs } from '../flight/drain';
+import { drain } from '../flight/drain';
+import { flyLegs } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
 import type { Powertrain } from '../flight/powertrain';
 import type { Policy } from '../reserve/policy';
@@ -24,6 +25,7 @@ export interface FlightKit {
   readonly policy: Policy;
   readonly returnHeightM: number;
   readonly takeoff: PackState;
+  readonly coefficients: Coefficients;
 }
 
 /** A flight as far as it is planned. Times are seconds from take-off, charges the gauge's, 0–1. */
@@ -55,7 +57,7 @@ export function flightKit(
 ): Outcome<FlightKit> {
   const box = boxOf({ aircraft, battery }, coefficients);
   if (!box.ok) return box;
-  const atmosphere = atmosphereOver(conditions, coefficients.gustPeakFactor);
+  const atmosphere = atmosphereOver(conditions, coefficients);
   if (!atmosphere.ok) return atmosphere;
   const pack = packOf(battery, aircraft.hiddenCharge ?? null, coefficients);
   return success({
@@ -65,7 +67,8 @@ export function flightKit(
     atmosphere: atmosphere.value,
     policy,
     returnHeightM,
-    takeoff: stateAtTakeoff({ battery, conditions }, pack),
+    takeoff: stateAtTakeoff({ battery, conditions }, pack, coefficients),
+    coefficients,
   });
 }
 
@@ -78,18 +81,18 @@ export function beforeTakeoff(kit: FlightKit): FlightSoFar {
  * Refused, with how long the shot could last at most, when it does not.
  */
 export function addShot(kit: FlightKit, flight: FlightSoFar, shot: Shot): Outcome<FlightSoFar> {
-  const { aircraft, powertrain, pack, atmosphere } = kit;
+  const { aircraft, powertrain, pack, atmosphere, coefficients } = kit;
   const air = atmosphere(shot.heightM);
   const there = transitLegs(aircraft, powertrain, atmosphere, flight.position, shot);
   if (!there.ok) return there;
-  const power = mixPowerW(aircraft, powertrain, air, [{ style: shot.style, share: 1 }], 0);
+  const power = mixPowerW(aircraft, powertrain, air, [{ style: shot.style, share: 1 }], 0, coefficients);
   if (!power.ok) return power;
-  const home = returnLegs(aircraft, powertrain, atmosphere, shot, kit.returnHeightM);
+  const home = returnLegs(aircraft, powertrain, atmosphere, shot, kit.returnHeightM, coefficients);
   if (!home.ok) return home;
   const arrival = flyLegs(pack, there.value, air.temperatureC, flight.state);
   if (!arrival) return cannotLast(0, shot);
   const shotCurve = drain(pack, power.value, air.temperatureC, arrival);
-  if (shotCurve.length === 0) return cannotStart(power.value);
+  if (shotCurve.timeS.length === 0) return cannotStart(power.value);
   const end = flightEnd(pack, shotCurve, home.value, air.temperatureC, {
     policy: kit.policy,
     forcedLandingCharge: spec(aircraft, 'forcedLandingCharge'),

@@ -1,7 +1,7 @@
 import type { Atmosphere } from '../air/conditions';
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec } from '../aircraft/aircraft';
-import type { PowerLeg } from '../flight/drain';
+import type { PowerLeg } from '../flight/legs';
 import { gustyPowerW, type Powertrain } from '../flight/powertrain';
 import type { Position } from '../reserve/returnHome';
 import { type Outcome, refuse, success } from '../units/outcome';

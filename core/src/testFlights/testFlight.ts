@@ -75,6 +75,7 @@ export function requestForTest(
     battery: {
       ...battery,
       startCharge: test.startCharge,
+      daysSinceCharge: null,
       startTemperatureC: test.startTemperatureC ?? conditions.airTemperatureC,
     },
     conditions,

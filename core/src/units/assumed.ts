@@ -10,6 +10,8 @@ export interface Assumed {
   readonly min?: number;
   readonly max?: number;
   readonly because: string;
+  /** What a pilot can do to know it better, one of the ways in estimate/sensitivity. */
+  readonly betterBy: string;
 }
 
 /** The coefficient values that belong to a set of assumed constants. */
@@ -21,4 +23,14 @@ export function nominal<Priors extends Readonly<Record<string, Assumed>>>(priors
   return Object.fromEntries(
     Object.entries(priors).map(([name, prior]) => [name, prior.value]),
   ) as ValuesOf<Priors>;
+}
+
+/**
+ * The value of an assumed constant a number of standard deviations from its middle: log-normal for a relative spread,
+ * normal for an absolute one, held within its bounds.
+ */
+export function drawn(prior: Assumed, deviations: number): number {
+  const { value, spread, kind, min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = prior;
+  const free = kind === 'relative' ? value * Math.exp(spread * deviations) : value + spread * deviations;
+  return Math.min(max, Math.max(min, free));
 }

@@ -1,4 +1,4 @@
-import { estimateWithLedger } from '@acorn-tally/core';
+import { estimateInFull } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { validated } from '../http/validated';
@@ -11,10 +11,11 @@ export class EstimatesController {
   @Post()
   @HttpCode(200)
   @ApiOperation({
-    summary: 'Minutes to spend of one battery, with events, curve and ledger; nothing is stored',
+    summary:
+      'Minutes to spend of one battery with their band, events, curve, ledger and what would narrow the band; nothing is stored',
   })
   @ApiBody({ type: EstimateRequestDto })
-  estimate(@Body(validated(EstimateRequestDto)) request: EstimateRequestDto) {
-    return answered(estimateWithLedger(request));
+  estimate(@Body(validated(EstimateRequestDto)) { draws, seed, ...request }: EstimateRequestDto) {
+    return answered(estimateInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined }));
   }
 }

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { estimateWithLedger } from '@acorn-tally/core';
+import { estimateInFull } from '@acorn-tally/core';
 import request from 'supertest';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
@@ -41,7 +41,7 @@ const post = (change: object) =>
 
 test('the same answer as the core gives in the browser, to the last digit', async () => {
   const response = await post({}).expect(200);
-  const outcome = estimateWithLedger(body);
+  const outcome = estimateInFull(body);
   expect(outcome.ok && response.body).toEqual(outcome.ok && JSON.parse(JSON.stringify(outcome.value)));
   const { ledger, usableS } = response.body;
   const sum = ledger.reduce((total: number, line: { seconds: number }) => total + line.seconds, 0);

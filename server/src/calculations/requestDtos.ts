@@ -4,7 +4,9 @@ import {
   aircraftKinds,
   type Battery,
   type Conditions,
+  drawRanges,
   type EstimateRequest,
+  type FlightLeg,
   type FlightPlan,
   type Mode,
   maxAirspeedRange,
@@ -66,6 +68,8 @@ export class PackDto implements Battery {
   @InRange(ranges.battery.cycles, optional) cycles?: number | null;
   @InRange(ranges.battery.health, optional) health?: number | null;
   @InRange(ranges.battery.startCharge) startCharge: number;
+  @InRange(ranges.battery.daysSinceCharge, optional) daysSinceCharge?: number | null;
+  @InRange(ranges.battery.daysToStorage, optional) daysToStorage?: number | null;
   @InRange(ranges.battery.startTemperatureC, optional) startTemperatureC?: number | null;
 }
 
@@ -93,6 +97,16 @@ export class StyleShareDto implements StyleShare {
   @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
 }
 
+export class FlightLegDto implements FlightLeg {
+  @OneOf(styles) style: Style;
+  @InRange(ranges.flightLeg.durationS) durationS: number;
+  @InRange(ranges.flightLeg.trackDeg, optional) trackDeg?: number | null;
+  @InRange(ranges.flight.heightM, optional) heightM?: number | null;
+  @InRange(ranges.styleShare.airspeedMps, optional) airspeedMps?: number | null;
+  @InRange(ranges.styleShare.reversalsPerMin, optional) reversalsPerMin?: number | null;
+  @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
+}
+
 export class FlightDto implements FlightPlan {
   @InRange(ranges.flight.heightM) heightM: number;
   @InRange(ranges.flight.farthestM) farthestM: number;
@@ -100,6 +114,7 @@ export class FlightDto implements FlightPlan {
   @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
   @Part(() => StyleShareDto, { list: true }) mix: StyleShareDto[];
+  @Part(() => FlightLegDto, { list: true, optional: true }) legs?: FlightLegDto[] | null;
 }
 
 export class PolicyDto implements Policy {
@@ -115,4 +130,6 @@ export class EstimateRequestDto implements EstimateRequest {
   @Part(() => WeatherDto) conditions: WeatherDto;
   @Part(() => FlightDto) flight: FlightDto;
   @Part(() => PolicyDto) policy: PolicyDto;
+  @InRange(drawRanges.draws, optional) draws?: number | null;
+  @InRange(drawRanges.seed, optional) seed?: number | null;
 }

@@ -2,7 +2,7 @@ import {
   type AircraftContent,
   type Battery,
   type ConditionsContent,
-  estimateWithLedger,
+  estimateInFull,
   type Mode,
   requestForTest,
   type ShootContent,
@@ -41,7 +41,7 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
       { ...entry.label, ...entry.packs[battery - 1] },
       weather,
     );
-    const outcome = estimateWithLedger(request);
+    const outcome = estimateInFull(request);
     if (!outcome.ok)
       throw new Error(`The example's test of ${flownAt} has no estimate: ${outcome.refusal.message}`);
     await stores.testFlights.createIn(transaction, {
@@ -59,8 +59,8 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
     await stores.shoots.createIn(transaction, { ...entry.shoot, aircraftId: aircraft.id, batteryIds });
 }
 
-type PackLabel = Omit<Battery, 'startCharge' | 'startTemperatureC' | 'cycles'>;
-type PackNow = Pick<Battery, 'startCharge' | 'startTemperatureC' | 'cycles'>;
+type PackLabel = Omit<Battery, keyof PackNow>;
+type PackNow = Pick<Battery, 'startCharge' | 'startTemperatureC' | 'cycles' | 'daysSinceCharge'>;
 
 interface FleetEntry {
   readonly aircraft: AircraftContent;
@@ -191,7 +191,7 @@ const jay: FleetEntry = {
   packs: [
     { startCharge: 0.99, startTemperatureC: 21, cycles: 12 },
     { startCharge: 0.99, startTemperatureC: 21, cycles: 15 },
-    { startCharge: 0.96, startTemperatureC: 21, cycles: 44 },
+    { startCharge: 1, daysSinceCharge: 1, startTemperatureC: 21, cycles: 44 },
     { startCharge: 0.99, startTemperatureC: 6, cycles: 38 },
     { startCharge: 0.61, startTemperatureC: 21, cycles: 40 },
   ],

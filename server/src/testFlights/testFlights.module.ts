@@ -1,5 +1,5 @@
 import {
-  estimateWithLedger,
+  estimateInFull,
   type FrozenEstimate,
   requestForTest,
   type TestFlightContent,
@@ -29,7 +29,7 @@ export class TestFlightsService extends StoredRecords<
       this.stores.batteries.get(content.batteryId),
     ]);
     const request = requestForTest(content.test, aircraft.spec, battery.pack, content.weather);
-    const outcome = estimateWithLedger(request);
+    const outcome = estimateInFull(request);
     const estimate = outcome.ok
       ? { request, answer: outcome.value, refusal: null }
       : { request, answer: null, refusal: outcome.refusal.message };

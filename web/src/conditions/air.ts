@@ -8,7 +8,7 @@ import {
 
 /** The air at one height over the place, or why it cannot be known. */
 export function airAt(weather: Conditions, heightM: number): Outcome<AirAtHeight> {
-  const atmosphere = atmosphereOver(weather, usualCoefficients.gustPeakFactor);
+  const atmosphere = atmosphereOver(weather, usualCoefficients);
   return atmosphere.ok ? { ok: true, value: atmosphere.value(heightM) } : atmosphere;
 }
 
