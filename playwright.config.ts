@@ -33,6 +33,8 @@ export default defineConfig({
   },
   projects: [
     { name: 'work', testMatch: /.*\.spec\.ts/ },
+    // Measures how the screen keeps up: alone on the machine, after all else, and not recorded.
+    { name: 'measure', testMatch: /.*\.measure\.ts/, dependencies: ['work'], use: { trace: 'off' } },
     { name: 'screenshots', testMatch: /screenshots\.ts/ },
   ],
 });

@@ -85,6 +85,7 @@ test('no accessibility violation on any view or drawer (axe), and nothing wider 
     { path: '/minutes', open: () => page.getByRole('button', { name: 'On the box' }).click() },
     { path: '/test-flights', open: null },
     { path: '/test-flights', open: () => page.keyboard.press('t') },
+    { path: '/method', open: null },
     { path: '/swap-plan', open: null },
     { path: '/swap-plan', open: () => page.locator('.shot-open').first().click() },
   ];

@@ -10,7 +10,7 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
   await test.step('colder air, then more wind: minutes fall', async () => {
     const before = await minutesToSpend(page, 'Jay 4');
     await page.getByRole('button', { name: /Change conditions/ }).click();
-    await page.getByLabel('Air temperature').fill('-8');
+    await page.getByLabel('Air temperature', { exact: true }).fill('-8');
     await expect.poll(() => minutesToSpend(page, 'Jay 4')).toBeLessThan(before);
     const cold = await minutesToSpend(page, 'Jay 4');
     await page.getByLabel('Wind', { exact: true }).fill('4');
@@ -89,7 +89,7 @@ test('by keyboard alone: views, conditions, batteries, the mix, a test, the orde
   await press('b');
   await expect(page.getByRole('button', { name: /^Jay 2/ })).toHaveAttribute('aria-pressed', 'true');
   await press('c');
-  await expect(page.getByLabel('Air temperature')).toBeFocused();
+  await expect(page.getByLabel('Air temperature', { exact: true })).toBeFocused();
   await press('ArrowUp', 'ArrowUp', 'Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(page.getByRole('region', { name: 'Conditions' })).toContainText('air 7 °C');

@@ -4,6 +4,7 @@ const views = [
   { name: 'minutes', path: '/minutes' },
   { name: 'test-flights', path: '/test-flights' },
   { name: 'swap-plan', path: '/swap-plan' },
+  { name: 'method', path: '/method' },
 ];
 
 for (const { name, path } of views) {

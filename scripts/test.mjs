@@ -29,7 +29,7 @@ buildIfStale();
 const browser = counted(
   'playwright.json',
   () =>
-    runs('playwright', ['test', '--project', 'work'], {
+    runs('playwright', ['test', '--project', 'work', '--project', 'measure'], {
       PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'playwright.json'),
     }),
   playwrightCount,

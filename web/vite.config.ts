@@ -3,6 +3,7 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react()],
+  worker: { format: 'es' },
   build: { outDir: 'dist', target: 'es2023', chunkSizeWarningLimit: 1200 },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.PORT ?? 4310}` } },
 });

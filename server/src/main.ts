@@ -14,10 +14,6 @@ async function main(): Promise<void> {
   const database = await Database.open(dataFolder, join(server, 'migrations'));
   const loaded = process.argv.includes('--demo') && (await loadHollinFell(new Stores(database)));
   const app = await createApp(database, join(server, '..', 'web', 'dist'));
-  await app.listen(port, '127.0.0.1');
-  const address = await app.getUrl();
-  if (loaded) console.log('Loaded the example, Hollin Fell, into the empty database.');
-  console.log(`Acorn Tally: ${address}  (data in ${dataFolder}; Ctrl-C stops)`);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, async () => {
       await app.close();
@@ -25,6 +21,10 @@ async function main(): Promise<void> {
       process.exit(0);
     });
   }
+  await app.listen(port, '127.0.0.1');
+  const address = await app.getUrl();
+  if (loaded) console.log('Loaded the example, Hollin Fell, into the empty database.');
+  console.log(`Acorn Tally: ${address}  (data in ${dataFolder}; Ctrl-C stops)`);
 }
 
 main().catch((error: unknown) => {

@@ -3,7 +3,7 @@ import { priors } from './request';
 
 /** What a pilot can do to know an aircraft better, in words; each assumed constant names the one that would help. */
 export const waysToKnow = {
-  'hover-test': 'Fly one hover test from a full pack',
+  'hover-test': 'Fly one hover test',
   'fast-test': 'Fly one fast test, there and back',
   'style-test': 'Fly one test the way you will film',
   'wind-at-height': 'Measure the wind at your flying height',

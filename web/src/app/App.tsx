@@ -1,5 +1,6 @@
 import { MantineProvider } from '@mantine/core';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { MethodView } from '../method/MethodView';
 import { MinutesView } from '../minutes/MinutesView';
 import { SwapPlanView } from '../swapPlan/SwapPlanView';
 import { TestFlightsView } from '../testFlights/TestFlightsView';
@@ -14,6 +15,7 @@ const router = createBrowserRouter([
       { path: '/minutes', element: <MinutesView /> },
       { path: '/test-flights', element: <TestFlightsView /> },
       { path: '/swap-plan', element: <SwapPlanView /> },
+      { path: '/method', element: <MethodView /> },
       { path: '*', element: <Navigate to="/minutes" replace /> },
     ],
   },

@@ -41,7 +41,10 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
-        <button type="button" className="tab tab-right" onClick={() => setHelp(true)}>
+        <NavLink to="/method" className="tab tab-right">
+          Method
+        </NavLink>
+        <button type="button" className="tab" onClick={() => setHelp(true)}>
           Keys <kbd>?</kbd>
         </button>
       </header>

@@ -1,32 +1,41 @@
-import { chargeAtTouchdown, type Estimate, minutesAndSeconds, type Policy } from '@acorn-tally/core';
+import {
+  type Band,
+  chargeAtTouchdown,
+  type Estimate,
+  minutesAndSeconds,
+  type Policy,
+} from '@acorn-tally/core';
 import type { ChartData, ChartOptions } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chargeAxes } from './axes';
+import { bandDatasets, bandLabel } from './bandDatasets';
 import { type ChargeLines, chargeLines, type Mark } from './chargeChart';
 import { hatching, token } from './setup';
 
 interface Props {
   readonly estimate: Estimate;
+  /** Empty while it is being reckoned. */
+  readonly band: Band['curve'];
   readonly policy: Policy;
   readonly forcedLandingCharge: number;
 }
 
 /** Charge against time: what is flown, the way home, what is held back, and what happens if it is flown on. */
-export function ChargeChart({ estimate, policy, forcedLandingCharge }: Props) {
+export const ChargeChart = memo(function ChargeChart({ estimate, band, policy, forcedLandingCharge }: Props) {
   const lines = useMemo(() => chargeLines(estimate), [estimate]);
   const heldPercent = chargeAtTouchdown(policy, forcedLandingCharge) * 100;
   const options = useMemo(() => optionsFor(lines, heldPercent), [lines, heldPercent]);
-  const data = useMemo(() => dataFor(lines), [lines]);
+  const data = useMemo(() => dataFor(lines, band), [lines, band]);
   return (
     <div className="chart">
       <Line data={data} options={options} aria-label={inWords(lines)} />
     </div>
   );
-}
+});
 
-function dataFor(lines: ChargeLines): ChartData<'line'> {
+function dataFor(lines: ChargeLines, band: Band['curve']): ChartData<'line'> {
   const line = (
     data: readonly { x: number; y: number }[],
     colour: string,
@@ -45,6 +54,7 @@ function dataFor(lines: ChargeLines): ChartData<'line'> {
       { label: 'flown on', ...line(lines.flownOn, 'ink-soft', 1.2, [3, 3]) },
       { label: 'way home', ...line(lines.wayHome, 'home', 2.6) },
       { label: 'charge', ...line(lines.flown, 'spend', 2.8) },
+      ...bandDatasets(band, 'band'),
     ],
   };
 }
@@ -60,6 +70,7 @@ function optionsFor(lines: ChargeLines, heldPercent: number): ChartOptions<'line
       legend: { display: false },
       tooltip: {
         displayColors: false,
+        filter: (item) => item.dataset.label !== bandLabel,
         callbacks: {
           title: (items) => `${minutesAndSeconds((items[0]?.parsed.x ?? 0) * 60)} min`,
           label: (item) => `${Math.round(item.parsed.y ?? 0)} % · ${item.dataset.label}`,

@@ -1,4 +1,4 @@
-import type { Estimate, FlightEvent } from '@acorn-tally/core';
+import type { Band, Estimate, FlightEvent } from '@acorn-tally/core';
 
 export interface Point {
   readonly x: number;
@@ -24,6 +24,13 @@ export interface Mark extends Point {
 
 const percent = (charge: number) => charge * 100;
 const minutes = (seconds: number) => seconds / 60;
+
+/** Round the band: down its early edge and up its late one; between them eight of ten flights pass each charge. */
+export function bandOutline(curve: Band['curve']): Point[] {
+  const early = curve.map(({ p10S, charge }) => ({ x: minutes(p10S), y: percent(charge) }));
+  const late = curve.map(({ p90S, charge }) => ({ x: minutes(p90S), y: percent(charge) }));
+  return [...early, ...late.reverse()];
+}
 
 /** From an estimate to its lines and marks; pure, so that it is tested without a screen. */
 export function chargeLines(estimate: Estimate): ChargeLines {

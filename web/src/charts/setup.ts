@@ -28,8 +28,16 @@ export function token(name: string): string {
   return getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim();
 }
 
-/** Slanting strokes, for what is held back. */
+const hatchings = new Map<string, CanvasPattern | string>();
+
+/** Slanting strokes, for what is held back; drawn once for each colour. */
 export function hatching(colour: string): CanvasPattern | string {
+  const drawn = hatchings.get(colour) ?? drawHatching(colour);
+  hatchings.set(colour, drawn);
+  return drawn;
+}
+
+function drawHatching(colour: string): CanvasPattern | string {
   const tile = document.createElement('canvas');
   tile.width = 8;
   tile.height = 8;

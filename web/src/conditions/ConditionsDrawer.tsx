@@ -57,6 +57,7 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
       <QuantityField
         first
         quantity={ranges.conditions.airTemperatureC}
+        slider={{ min: -15, max: 35 }}
         value={weather.airTemperatureC}
         onChange={(airTemperatureC) => change({ airTemperatureC }, 'air temperature')}
       />
@@ -81,6 +82,7 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
       <h3 className="panel-part">Wind</h3>
       <QuantityField
         quantity={ranges.wind.speedMps}
+        slider={{ min: 0, max: 15 }}
         value={wind.speedMps}
         onChange={(speedMps) => changeWind({ speedMps }, 'wind')}
       />

@@ -1,4 +1,5 @@
 import { type Quantity, readTyped, shown, violation } from '@acorn-tally/core';
+import { Slider } from '@mantine/core';
 import { type KeyboardEvent, useId, useState } from 'react';
 import './fields.css';
 
@@ -17,11 +18,13 @@ interface Props<Value extends number | null> {
   readonly missing?: boolean;
   /** The field a drawer opens on. */
   readonly first?: boolean;
+  /** A slider under it, over the part of the range that is used most, in SI. */
+  readonly slider?: { readonly min: number; readonly max: number };
 }
 
 /**
  * A number with its unit. What is typed takes effect at once when it is in range; when it is not, it stays as typed, the
- * message stands beside it and the last good value is kept. Up and down arrows step.
+ * message stands beside it and the last good value is kept. Up and down arrows step; a slider is for trying out.
  */
 export function QuantityField<Value extends number | null>(props: Props<Value>) {
   const { quantity, value, onChange, assumed, stacked } = props;
@@ -72,6 +75,23 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
         />
         {quantity.unit && <span className="field-unit">{quantity.unit}</span>}
       </span>
+      {props.slider && (
+        <Slider
+          className="field-slider"
+          size={2}
+          thumbSize={13}
+          label={null}
+          thumbLabel={`${props.label ?? quantity.label}, slider`}
+          min={props.slider.min / quantity.siPerUnit}
+          max={props.slider.max / quantity.siPerUnit}
+          step={quantity.step}
+          value={(value ?? assumed ?? 0) / quantity.siPerUnit}
+          onChange={(shownValue) => {
+            setDraft(null);
+            onChange(inSi(quantity, shownValue) as Value);
+          }}
+        />
+      )}
       {problem && (
         <p className="field-problem" id={`${id}-problem`} role="alert">
           {problem}
@@ -91,9 +111,13 @@ function placeholder(quantity: Quantity, assumed: number | null | undefined): st
   return assumed == null ? '–' : shown(quantity, assumed);
 }
 
+function inSi(quantity: Quantity, inUnit: number): number {
+  return Number((inUnit * quantity.siPerUnit).toPrecision(12));
+}
+
 /** One arrow-key step, held inside the range. */
 function stepped(quantity: Quantity, value: number, steps: number): number {
   const inUnit = value / quantity.siPerUnit + steps * quantity.step;
-  const next = Number((Number(inUnit.toPrecision(10)) * quantity.siPerUnit).toPrecision(12));
+  const next = inSi(quantity, Number(inUnit.toPrecision(10)));
   return violation(quantity, next) === null ? next : Math.min(quantity.max, Math.max(quantity.min, next));
 }

@@ -1,4 +1,5 @@
 import {
+  type Band,
   type BatteryRecord,
   type Caution,
   type Estimate,
@@ -16,27 +17,30 @@ import type { BatteryEstimate } from './useEstimates';
 
 interface Props {
   readonly row: BatteryEstimate;
+  readonly band: Band | undefined;
+  /** Whether the band belongs to what is on the screen now. */
+  readonly fresh: boolean;
   readonly boxS: number;
   readonly chosen: boolean;
   readonly onChoose: () => void;
 }
 
 /** One battery: the tally strip, minutes to spend and what to mind; the chosen one opens to be changed in place. */
-export function BatteryRow({ row, boxS, chosen, onChoose }: Props) {
+export function BatteryRow({ row, band, fresh, boxS, chosen, onChoose }: Props) {
   const { battery, outcome } = row;
   return (
     <li className={`row${chosen ? ' row-chosen' : ''}`}>
       <button type="button" className="row-line" aria-pressed={chosen} onClick={onChoose}>
         <span className="row-name">
           <b>{battery.label}</b>
-          <small>{stateInWords(battery)}</small>
+          <small>{stateInWords(battery, outcome.ok ? outcome.value.takeoffCharge : null)}</small>
         </span>
         {outcome.ok ? (
           <>
             <Tally spans={spansOf(outcome.value, boxS)} />
             <span className="row-minutes">
               <b>{minutesAndSeconds(outcome.value.usableS.p50)}</b>
-              <small>touch down {minutesAndSeconds(outcome.value.touchdownS.p50)} min</small>
+              <BandWords band={band} fresh={fresh} />
             </span>
             <Flag cautions={messages(outcome.value, 'battery')} />
           </>
@@ -56,8 +60,24 @@ export function messages(estimate: Estimate, about: Caution['about']): string[] 
   return estimate.cautions.filter((caution) => caution.about === about).map(({ message }) => message);
 }
 
-function stateInWords({ pack }: BatteryRecord): string {
-  const parts = [`${Math.round(pack.startCharge * 100)} %`];
+/** "15:49–20:56", and what to plan with: the minute, and the gauge to turn back at. */
+function BandWords({ band, fresh }: { readonly band: Band | undefined; readonly fresh: boolean }) {
+  if (!band) return <small>reckoning …</small>;
+  const { p10, p90, planned } = band.usableS;
+  return (
+    <span className={fresh ? undefined : 'row-band-old'}>
+      <small className="row-range">
+        {minutesAndSeconds(p10)}–{minutesAndSeconds(p90)}
+      </small>
+      <small>
+        plan {minutesAndSeconds(planned)}, back at {Math.ceil(band.turnBackCharge.planned * 100)} %
+      </small>
+    </span>
+  );
+}
+
+function stateInWords({ pack }: BatteryRecord, takeoffCharge: number | null): string {
+  const parts = [`${Math.round((takeoffCharge ?? pack.startCharge) * 100)} %`];
   if (pack.startTemperatureC != null) parts.push(`${pack.startTemperatureC} °C`);
   parts.push(`${pack.cycles ?? 0} cycles`);
   return parts.join(' · ');
@@ -94,6 +114,14 @@ function BatteryFields({ battery }: { readonly battery: BatteryRecord }) {
         quantity={fields.startCharge}
         value={pack.startCharge}
         onChange={(startCharge) => change({ startCharge }, 'start charge')}
+      />
+      <QuantityField
+        stacked
+        quantity={fields.daysSinceCharge}
+        label="Days stood"
+        value={pack.daysSinceCharge ?? null}
+        assumed={0}
+        onChange={(daysSinceCharge) => change({ daysSinceCharge }, 'days since charged')}
       />
       <QuantityField
         stacked

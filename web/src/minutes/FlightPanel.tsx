@@ -5,7 +5,7 @@ import {
   ranges,
   usualReturnHeightM,
 } from '@acorn-tally/core';
-import { useState } from 'react';
+import { memo, type ReactNode, useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { useChosen } from '../state/chosen';
@@ -15,8 +15,14 @@ import { BoxDrawer } from './BoxDrawer';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
 
+interface Props {
+  readonly aircraft: AircraftRecord;
+  /** How far the answer can be trusted, at the end of the panel. */
+  readonly trust: ReactNode;
+}
+
 /** What the pilot chooses: the aircraft, where it works, how it is flown, and what is held back. */
-export function FlightPanel({ aircraft }: { readonly aircraft: AircraftRecord }) {
+export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props) {
   const { aircraft: all, edit } = useRecords();
   const choose = useChosen((state) => state.choose);
   const [boxOpen, setBoxOpen] = useState(false);
@@ -26,7 +32,10 @@ export function FlightPanel({ aircraft }: { readonly aircraft: AircraftRecord })
   const setPolicy = (next: Policy) => edit('aircraft', aircraft.id, { policy: next }, 'what is held back');
   return (
     <aside className="desk-left" aria-label="Flight">
-      <h2>Flight</h2>
+      <div className="panel-head-line">
+        <h2>Flight</h2>
+        <AddAircraftButton quiet />
+      </div>
       <ChoiceField
         label="Aircraft"
         value={aircraft.id}
@@ -47,11 +56,13 @@ export function FlightPanel({ aircraft }: { readonly aircraft: AircraftRecord })
       <QuantityField
         quantity={ranges.flight.heightM}
         value={flight.heightM}
+        slider={{ min: 0, max: 150 }}
         onChange={(heightM) => change({ heightM }, 'working height')}
       />
       <QuantityField
         quantity={ranges.flight.farthestM}
         value={flight.farthestM}
+        slider={{ min: 0, max: 1000 }}
         onChange={(farthestM) => change({ farthestM }, 'farthest out')}
       />
       <QuantityField
@@ -70,10 +81,8 @@ export function FlightPanel({ aircraft }: { readonly aircraft: AircraftRecord })
       <MixEditor mix={flight.mix} onChange={(mix) => change({ mix }, 'how it is flown')} />
       <h2>Held back</h2>
       <ReserveCards policy={policy} onChange={setPolicy} />
-      <p className="panel-end">
-        <AddAircraftButton quiet />
-      </p>
+      {trust}
       <BoxDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
     </aside>
   );
-}
+});

@@ -4,13 +4,17 @@ import {
   type Cause,
   type ConditionsRecord,
   chargeAtTouchdown,
-  type EstimateWithLedger,
+  type Estimate,
+  type LedgerLine,
   minutesAndSeconds,
   spec,
 } from '@acorn-tally/core';
 
 interface Props {
-  readonly estimate: EstimateWithLedger;
+  readonly estimate: Estimate;
+  readonly lines: readonly LedgerLine[];
+  /** Whether the lines belong to what is on the screen now. */
+  readonly fresh: boolean;
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
   readonly conditions: ConditionsRecord;
@@ -18,12 +22,12 @@ interface Props {
 
 /** From the minutes on the box to the minutes to spend, cause by cause; the lines add up to the second. */
 export function Ledger(props: Props) {
-  const { estimate, aircraft } = props;
-  const longest = Math.max(...estimate.ledger.map(({ seconds }) => Math.abs(seconds)));
+  const { lines, fresh, aircraft } = props;
+  const longest = Math.max(...lines.map(({ seconds }) => Math.abs(seconds)));
   const boxS = aircraft.spec.advertisedFlightTimeS;
-  const spendS = boxS + estimate.ledger.reduce((sum, { seconds }) => sum + seconds, 0);
+  const spendS = boxS + lines.reduce((sum, { seconds }) => sum + seconds, 0);
   return (
-    <table className="ledger">
+    <table className={`ledger${fresh ? '' : ' ledger-old'}`}>
       <tbody>
         <tr>
           <th scope="row">On the box</th>
@@ -32,7 +36,7 @@ export function Ledger(props: Props) {
             <b>{minutesAndSeconds(boxS)}</b>
           </td>
         </tr>
-        {estimate.ledger.map(({ cause, seconds }) => (
+        {lines.map(({ cause, seconds }) => (
           <tr key={cause}>
             <th scope="row">{wordsFor(cause, props)}</th>
             <td className="ledger-bar">
@@ -74,7 +78,10 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Pro
       battery.pack.health != null
         ? `Worn to ${Math.round(battery.pack.health * 100)} %, measured`
         : `${battery.pack.cycles ?? 0} cycles of wear`,
-    'not-full': () => `Charged to ${Math.round(battery.pack.startCharge * 100)} %`,
+    'not-full': () =>
+      battery.pack.daysSinceCharge
+        ? `At ${Math.round(estimate.takeoffCharge * 100)} % after ${battery.pack.daysSinceCharge} d standing`
+        : `Charged to ${Math.round(battery.pack.startCharge * 100)} %`,
     hidden: () => 'Charge the gauge never shows',
     'held-back': () =>
       `Held back: ${Math.round(chargeAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')) * 100)} % at touch-down`,

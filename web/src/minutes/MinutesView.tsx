@@ -1,5 +1,7 @@
 import {
   type AircraftRecord,
+  type Band,
+  type BatteryRecord,
   type ConditionsRecord,
   type Estimate,
   minutesAndSeconds,
@@ -7,7 +9,7 @@ import {
   spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
-import { useMemo } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { useKeys } from '../app/keys';
 import { ChargeChart } from '../charts/ChargeChart';
 import { TallyLegend } from '../charts/Tally';
@@ -17,7 +19,9 @@ import { AddAircraftButton, AddBatteryButton } from './AddToKit';
 import { BatteryRow, messages } from './BatteryRow';
 import { FlightPanel } from './FlightPanel';
 import { Ledger } from './Ledger';
-import { useEstimates, useEstimateWithLedger } from './useEstimates';
+import { Trust } from './Trust';
+import { type Bands, type Reckoned, useBands, useLedger } from './useBands';
+import { requestFor, useEstimates } from './useEstimates';
 import './minutes.css';
 
 /** Every battery of the chosen aircraft with its minutes to spend, and where the minutes of the chosen one go. */
@@ -45,12 +49,15 @@ interface DeskProps {
   readonly conditions: ConditionsRecord;
 }
 
+/** What is chosen on the left follows the hand at once; what follows from it, on the right, may come a moment later. */
 function Desk({ aircraft, conditions }: DeskProps) {
   const batteries = useBatteriesOf(aircraft.id);
-  const battery = useBattery(batteries);
+  const now = useMemo(() => ({ aircraft, batteries, conditions }), [aircraft, batteries, conditions]);
+  const shown = useDeferredValue(now);
+  const battery = useBattery(shown.batteries);
   const choose = useChosen((state) => state.choose);
-  const estimates = useEstimates(aircraft, batteries, conditions);
-  const chosen = useEstimateWithLedger(aircraft, battery, conditions);
+  const bands = useBands(shown.aircraft, shown.batteries, shown.conditions);
+  const band = battery ? bands.value?.get(battery.id) : undefined;
   const keys = useMemo(() => {
     const next = (step: number) => () => {
       const at = batteries.findIndex(({ id }) => id === battery?.id);
@@ -60,59 +67,104 @@ function Desk({ aircraft, conditions }: DeskProps) {
     return { b: next(1) };
   }, [batteries, battery, choose]);
   useKeys(keys);
+  const trust = useMemo(
+    () => (band && battery ? <Trust label={battery.label} band={band} /> : null),
+    [band, battery],
+  );
+  return (
+    <div className="desk">
+      <FlightPanel key={aircraft.id} aircraft={aircraft} trust={trust} />
+      <Answers {...shown} battery={battery} bands={bands} />
+    </div>
+  );
+}
 
+interface AnswersProps extends DeskProps {
+  readonly batteries: readonly BatteryRecord[];
+  readonly battery: BatteryRecord | null;
+  readonly bands: Reckoned<Bands>;
+}
+
+const Answers = memo(function Answers({ aircraft, batteries, battery, conditions, bands }: AnswersProps) {
+  const choose = useChosen((state) => state.choose);
+  const estimates = useEstimates(aircraft, batteries, conditions);
+  const request = useMemo(
+    () => (battery ? requestFor(aircraft, battery, conditions) : null),
+    [aircraft, battery, conditions],
+  );
+  const ledger = useLedger(request);
+  const chosen = estimates.find((row) => row.battery.id === battery?.id)?.outcome;
+  const band = battery ? bands.value?.get(battery.id) : undefined;
   const totalS = estimates.reduce(
     (sum, { outcome }) => sum + (outcome.ok ? outcome.value.usableS.p50 : 0),
     0,
   );
+  const planned = bands.trouble
+    ? `but no band: ${bands.trouble}`
+    : `${Math.floor(plannedS(bands.value, batteries) / 60)} min to plan on`;
   return (
-    <div className="desk">
-      <FlightPanel key={aircraft.id} aircraft={aircraft} />
-      <main className="desk-main">
-        <div className="headline">
-          <h1>Minutes to spend</h1>
-          <p>
-            {batteries.length} {batteries.length === 1 ? 'battery' : 'batteries'}, {Math.floor(totalS / 60)}{' '}
-            min in all, reckoned from the box only
-          </p>
-          <div className="push">
-            <TallyLegend />
-          </div>
+    <main className="desk-main">
+      <div className="headline">
+        <h1>Minutes to spend</h1>
+        <p>
+          {batteries.length} {batteries.length === 1 ? 'battery' : 'batteries'}, {Math.floor(totalS / 60)} min
+          in all, {planned}
+        </p>
+        <div className="push">
+          <TallyLegend />
         </div>
-        <FlightCautions outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome} />
-        <ul className="rows" aria-label="Batteries">
-          {estimates.map((row) => (
-            <BatteryRow
-              key={row.battery.id}
-              row={row}
-              boxS={aircraft.spec.advertisedFlightTimeS}
-              chosen={row.battery.id === battery?.id}
-              onChoose={() => choose({ batteryId: row.battery.id })}
+      </div>
+      <FlightCautions outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome} />
+      <ul className="rows" aria-label="Batteries">
+        {estimates.map((row) => (
+          <BatteryRow
+            key={row.battery.id}
+            row={row}
+            band={bands.value?.get(row.battery.id)}
+            fresh={bands.fresh}
+            boxS={aircraft.spec.advertisedFlightTimeS}
+            chosen={row.battery.id === battery?.id}
+            onChoose={() => choose({ batteryId: row.battery.id })}
+          />
+        ))}
+      </ul>
+      <AddBatteryButton aircraft={aircraft} batteries={batteries} />
+      {battery && chosen?.ok && (
+        <div className="below">
+          <section>
+            <h2 className="section-title">{battery.label} in the air</h2>
+            <ChargeChart
+              estimate={chosen.value}
+              band={(bands.fresh && band?.curve) || noCurve}
+              policy={aircraft.policy}
+              forcedLandingCharge={spec(aircraft.spec, 'forcedLandingCharge')}
             />
-          ))}
-        </ul>
-        <AddBatteryButton aircraft={aircraft} batteries={batteries} />
-        {battery && chosen?.ok && (
-          <div className="below">
-            <section>
-              <h2 className="section-title">{battery.label} in the air</h2>
-              <ChargeChart
+          </section>
+          <section>
+            <h2 className="section-title">
+              Where {minutesAndSeconds(aircraft.spec.advertisedFlightTimeS)} on the box go
+            </h2>
+            {ledger.value && (
+              <Ledger
                 estimate={chosen.value}
-                policy={aircraft.policy}
-                forcedLandingCharge={spec(aircraft.spec, 'forcedLandingCharge')}
+                lines={ledger.value}
+                fresh={ledger.fresh}
+                aircraft={aircraft}
+                battery={battery}
+                conditions={conditions}
               />
-            </section>
-            <section>
-              <h2 className="section-title">
-                Where {minutesAndSeconds(aircraft.spec.advertisedFlightTimeS)} on the box go
-              </h2>
-              <Ledger estimate={chosen.value} aircraft={aircraft} battery={battery} conditions={conditions} />
-            </section>
-          </div>
-        )}
-      </main>
-    </div>
+            )}
+          </section>
+        </div>
+      )}
+    </main>
   );
+});
+
+const noCurve: Band['curve'] = [];
+
+function plannedS(bands: Bands | null, batteries: readonly BatteryRecord[]): number {
+  return batteries.reduce((sum, { id }) => sum + (bands?.get(id)?.usableS.planned ?? 0), 0);
 }
 
 function FlightCautions({ outcome }: { readonly outcome: Outcome<Estimate> | undefined }) {

@@ -1,4 +1,4 @@
-import { isTestOnly, type Policy, ranges, usualReserveCharge } from '@acorn-tally/core';
+import { isTestOnly, type Policy, ranges, usualConfidence, usualReserveCharge } from '@acorn-tally/core';
 import { useId } from 'react';
 import { QuantityField } from '../fields/QuantityField';
 
@@ -13,7 +13,8 @@ interface School {
   readonly name: string;
   readonly when: string;
   readonly policy: Policy;
-  readonly wide?: boolean;
+  /** One slim line over the whole width. */
+  readonly line?: boolean;
 }
 
 const schools: readonly School[] = [
@@ -22,16 +23,12 @@ const schools: readonly School[] = [
   { name: '30 %', when: 'frost, or water', policy: { kind: 'touch-down-charge', reserveCharge: 0.3 } },
   {
     name: 'Half out, half home',
-    when: 'turn at half of what is spendable',
+    when: 'sea, canyon',
     policy: { kind: 'half-out-half-home' },
-    wide: true,
+    line: true,
   },
-  {
-    name: 'To the aircraft’s own landing',
-    when: 'test flights only, never a plan',
-    policy: { kind: 'forced-landing' },
-    wide: true,
-  },
+  { name: 'To its own landing', when: 'tests only', policy: { kind: 'forced-landing' }, line: true },
+  { name: 'To empty', when: 'tests only', policy: { kind: 'empty' }, line: true },
 ];
 
 /** The schools of what to hold back, as cards; any other charge at touch-down goes into the field. */
@@ -44,17 +41,26 @@ export function ReserveCards({ policy, onChange, planOnly = false }: Props) {
   return (
     <div className="reserve" role="radiogroup" aria-label="Held back: charge at touch-down">
       {offered.map((school) => (
-        <label key={school.name} className={`reserve-card${school.wide ? ' reserve-wide' : ''}`}>
+        <label key={school.name} className={`reserve-card${school.line ? ' reserve-line' : ''}`}>
           <input type="radio" name={name} checked={isPicked(policy, school)} onChange={() => pick(school)} />
           <b>{school.name}</b>
           <small>{school.when}</small>
         </label>
       ))}
-      <div className="reserve-wide">
+      <div className="reserve-fields">
         <QuantityField
+          stacked
+          label="Touch down with"
           quantity={ranges.policy.reserveCharge}
           value={reserve}
           onChange={(reserveCharge) => onChange({ ...policy, reserveCharge })}
+        />
+        <QuantityField
+          stacked
+          quantity={ranges.policy.confidence}
+          label="Confidence"
+          value={policy.confidence ?? usualConfidence}
+          onChange={(confidence) => onChange({ ...policy, confidence })}
         />
       </div>
     </div>

@@ -4,9 +4,7 @@ import {
   type ConditionsRecord,
   type Estimate,
   type EstimateRequest,
-  type EstimateWithLedger,
   estimate,
-  estimateWithLedger,
   type Outcome,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
@@ -30,7 +28,7 @@ export function requestFor(
   };
 }
 
-/** Every battery's estimate, reckoned anew whenever anything it depends on changes. */
+/** Every battery's middle values, reckoned anew whenever anything they depend on changes. */
 export function useEstimates(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
@@ -40,16 +38,5 @@ export function useEstimates(
     () =>
       batteries.map((battery) => ({ battery, outcome: estimate(requestFor(aircraft, battery, conditions)) })),
     [aircraft, batteries, conditions],
-  );
-}
-
-export function useEstimateWithLedger(
-  aircraft: AircraftRecord,
-  battery: BatteryRecord | null,
-  conditions: ConditionsRecord,
-): Outcome<EstimateWithLedger> | null {
-  return useMemo(
-    () => (battery ? estimateWithLedger(requestFor(aircraft, battery, conditions)) : null),
-    [aircraft, battery, conditions],
   );
 }

@@ -3,6 +3,7 @@ import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chargeAxes } from '../charts/axes';
+import { bandDatasets, bandLabel } from '../charts/bandDatasets';
 import { token } from '../charts/setup';
 import type { TestRow } from './useTests';
 import { wholePercent } from './words';
@@ -14,7 +15,7 @@ export function TestChart({ row: { record } }: { readonly row: TestRow }) {
     <>
       <ul className="chart-key">
         <li className="key-read">read from the gauge</li>
-        <li className="key-estimated">estimated</li>
+        <li className="key-estimated">estimated, eight in ten</li>
         <li className="key-straight">straight line</li>
       </ul>
       <div className="chart">
@@ -49,6 +50,7 @@ function chartOf(record: TestRow['record']) {
       },
       line('straight line', [start, zero], token('ink-soft'), 1.3, [5, 4]),
       line('estimated', estimated, token('home'), 2.4, []),
+      ...bandDatasets(record.estimate.answer?.curveBand ?? [], 'band-home'),
     ],
   };
   const options: ChartOptions<'line'> = {
@@ -61,6 +63,7 @@ function chartOf(record: TestRow['record']) {
       legend: { display: false },
       tooltip: {
         displayColors: false,
+        filter: (item) => item.dataset.label !== bandLabel,
         callbacks: {
           title: (items) => `${minutesAndSeconds((items[0]?.parsed.x ?? 0) * 60)} min`,
           label: (item) => `${Math.round(item.parsed.y ?? 0)} % · ${item.dataset.label}`,

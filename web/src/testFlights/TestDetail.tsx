@@ -131,11 +131,13 @@ function ThisFlight({ row: { record, comparison } }: { readonly row: TestRow }) 
         </tbody>
       </table>
       {estimate.refusal && <p className="danger">No estimate: {estimate.refusal}</p>}
-      {test.pattern === 'low-hover' && test.heightM < 1 && (
-        <p className="test-hint">
-          So low, the ground cushions the rotors: this test runs some per cent long.
-        </p>
-      )}
+      {estimate.answer?.cautions
+        .filter(({ code }) => code === 'ground-effect')
+        .map(({ code, message }) => (
+          <p key={code} className="test-hint">
+            {message}.
+          </p>
+        ))}
     </>
   );
 }

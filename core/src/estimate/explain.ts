@@ -1,0 +1,65 @@
+import { stillAir } from '../air/conditions';
+import { usualRoughnessM } from '../air/roughness';
+import { chemistryOf } from '../battery/openCircuit';
+import { resistanceOhm } from '../battery/resistance';
+import { takeoffCharge } from '../battery/standing';
+import { healthOf } from '../battery/wear';
+import { boxDensityKgm3, boxTemperatureC } from '../flight/box';
+import { endOf } from '../flight/drain';
+import { gustyPowerW } from '../flight/powertrain';
+import { type Outcome, success } from '../units/outcome';
+import { reckon } from './reckon';
+import { type EstimateRequest, usualCoefficients } from './request';
+
+/** The numbers between the box and the minutes, for the page that explains them. */
+export interface Explanation {
+  readonly roughnessM: number;
+  /** How much stronger the wind is at the working height than where it was read. */
+  readonly windGrowthRatio: number;
+  readonly boxPowerW: number;
+  /** What motors and blades take over ideal rotors, solved from the box. */
+  readonly lossRatio: number;
+  readonly electronicsW: number;
+  readonly labelWh: number;
+  readonly chemistry: string;
+  readonly health: number;
+  readonly takeoffCharge: number;
+  readonly hiddenCharge: number;
+  readonly startC: number;
+  readonly endC: number;
+  /** Resistance of one cell at take-off, and as it would be at 25 °C. */
+  readonly startOhm: number;
+  readonly warmOhm: number;
+  readonly wayHome: readonly { readonly kind: string; readonly durationS: number; readonly powerW: number }[];
+  readonly wayHomeS: number;
+  readonly wayHomeGroundMps: number;
+}
+
+export function explain(request: EstimateRequest): Outcome<Explanation> {
+  const reckoned = reckon(request, usualCoefficients);
+  if (!reckoned.ok) return reckoned;
+  const { aircraft, battery, conditions, flight } = request;
+  const { powertrain, pack, atmosphere, curve, wayHome } = reckoned.value;
+  const startC = battery.startTemperatureC ?? conditions.airTemperatureC;
+  const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
+  const { speedMps } = conditions.wind;
+  return success({
+    roughnessM: conditions.roughnessM ?? usualRoughnessM,
+    windGrowthRatio: speedMps > 0 ? atmosphere(flight.heightM).windMps / speedMps : 1,
+    boxPowerW: gustyPowerW(powertrain, boxAir, { airspeedMps: aircraft.advertisedSpeedMps }),
+    lossRatio: powertrain.scale,
+    electronicsW: powertrain.airframe.auxiliaryPowerW,
+    labelWh: (battery.ratedCapacityMah / 1000) * battery.nominalVoltageV,
+    chemistry: chemistryOf(battery),
+    health: healthOf(battery, usualCoefficients),
+    takeoffCharge: takeoffCharge(battery, usualCoefficients.standingLossRatio),
+    hiddenCharge: pack.hidden,
+    startC,
+    endC: endOf(curve)?.temperatureC ?? startC,
+    startOhm: resistanceOhm(pack.resistance, 0.9, startC),
+    warmOhm: pack.resistance.warmOhm,
+    wayHome: wayHome.map(({ kind, durationS, powerW }) => ({ kind, durationS, powerW })),
+    wayHomeS: wayHome.reduce((sum, leg) => sum + leg.durationS, 0),
+    wayHomeGroundMps: wayHome.find(({ kind }) => kind === 'cruise')?.groundMps ?? 0,
+  });
+}

@@ -1,0 +1,101 @@
+import { atmosphereOver, stillAir } from '../air/conditions';
+import { maxAirspeedMps } from '../aircraft/aircraft';
+import { cellChargeOf } from '../battery/gauge';
+import { type Pack, packOf } from '../battery/pack';
+import { boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
+import { drain, momentAtCharge } from '../flight/drain';
+import { gustyPowerW } from '../flight/powertrain';
+import { type Outcome, success } from '../units/outcome';
+import { boxOf, stateAtTakeoff } from './reckon';
+import { type EstimateRequest, usualCoefficients } from './request';
+
+/** Power and minutes to gauge 0 % at one airspeed held all the time. */
+export interface AtAirspeed {
+  readonly airspeedMps: number;
+  readonly powerW: number;
+  readonly lastsS: number;
+}
+
+export interface AirspeedCurve {
+  readonly points: readonly AtAirspeed[];
+  /** Where it lasts longest: least power. */
+  readonly longest: AtAirspeed;
+  /** Where it goes farthest over ground on a charge, against the wind if there is one; null where none makes way. */
+  readonly farthest: AtAirspeed | null;
+}
+
+export interface PowerCurve {
+  /** The air of the box, and a new full battery. */
+  readonly box: AirspeedCurve;
+  /** This air with its gusts at the working height, and this battery as it is. */
+  readonly today: AirspeedCurve;
+  readonly windMps: number;
+}
+
+const stepMps = 0.25;
+
+/** Power against airspeed, as on the box and today; the two speeds a pilot should know stand at its least and its tangent. */
+export function powerCurve(request: EstimateRequest): Outcome<PowerCurve> {
+  const { aircraft, battery, flight, conditions } = request;
+  const box = boxOf(request, usualCoefficients);
+  if (!box.ok) return box;
+  const atmosphere = atmosphereOver(conditions, usualCoefficients);
+  if (!atmosphere.ok) return atmosphere;
+  const topMps = maxAirspeedMps(aircraft, 'fast');
+  const speeds = Array.from({ length: Math.floor(topMps / stepMps) + 1 }, (_, i) => i * stepMps);
+  const hidden = aircraft.hiddenCharge ?? null;
+  const curve = (
+    powerAt: (airspeedMps: number) => number,
+    lastsS: (powerW: number) => number,
+    windMps: number,
+  ) =>
+    marked(
+      speeds.map((airspeedMps) => {
+        const powerW = powerAt(airspeedMps);
+        return { airspeedMps, powerW, lastsS: lastsS(powerW) };
+      }),
+      windMps,
+    );
+  const { powertrain } = box.value;
+  const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
+  const air = atmosphere.value(flight.heightM);
+  const fresh = packOf(newBattery(battery), hidden, usualCoefficients);
+  const pack = packOf(battery, hidden, usualCoefficients);
+  const full = { timeS: 0, charge: 1, temperatureC: boxTemperatureC };
+  const start = stateAtTakeoff(request, pack, usualCoefficients);
+  return success({
+    box: curve(
+      (airspeedMps) => gustyPowerW(powertrain, boxAir, { airspeedMps }),
+      (powerW) => untilGaugeZeroS(fresh, powerW, boxTemperatureC, full),
+      0,
+    ),
+    today: curve(
+      (airspeedMps) => gustyPowerW(powertrain, air, { airspeedMps }),
+      (powerW) => untilGaugeZeroS(pack, powerW, conditions.airTemperatureC, start),
+      air.windMps,
+    ),
+    windMps: air.windMps,
+  });
+}
+
+function untilGaugeZeroS(
+  pack: Pack,
+  powerW: number,
+  airC: number,
+  start: { readonly timeS: number; readonly charge: number; readonly temperatureC: number },
+): number {
+  const curve = drain(pack, powerW, airC, start);
+  return curve.timeS.length === 0 ? 0 : momentAtCharge(curve, cellChargeOf(0, pack.hidden)).timeS;
+}
+
+function marked(points: readonly AtAirspeed[], headwindMps: number): AirspeedCurve {
+  const best = (worth: (point: AtAirspeed) => number) =>
+    points.reduce((best, point) => (worth(point) > worth(best) ? point : best), points[0] as AtAirspeed);
+  const rangeM = (point: AtAirspeed) => (point.airspeedMps - headwindMps) * point.lastsS;
+  const farthest = best(rangeM);
+  return {
+    points,
+    longest: best((point) => point.lastsS),
+    farthest: rangeM(farthest) > 0 ? farthest : null,
+  };
+}

@@ -1,0 +1,74 @@
+import { expect, test } from './fixtures';
+
+test('the band in the browser is the band of the API, to the digit: the same draws, the same code', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const shown = page.locator('.row-chosen .row-minutes');
+  await expect(shown.locator('.row-range')).toBeVisible();
+  await expect(page.locator('.row-band-old')).toHaveCount(0);
+  const records = async (path: string) =>
+    (await (await page.request.get(`${app.url}/api/v1/${path}`)).json()).items;
+  const [aircraft] = await records('aircraft');
+  const [battery] = await records('batteries');
+  const [conditions] = await records('conditions');
+  const answer = await page.request.post(`${app.url}/api/v1/estimates`, {
+    data: {
+      aircraft: aircraft.spec,
+      battery: battery.pack,
+      conditions: conditions.weather,
+      flight: aircraft.flight,
+      policy: aircraft.policy,
+    },
+  });
+  const { usableS, turnBackCharge } = await answer.json();
+  const clock = (seconds: number) =>
+    `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`;
+  await expect(shown).toContainText(`${clock(usableS.p10)}–${clock(usableS.p90)}`);
+  await expect(shown).toContainText(
+    `plan ${clock(usableS.planned)}, back at ${Math.ceil(turnBackCharge.planned * 100)} %`,
+  );
+});
+
+test('more confidence and a measured wind change the band; the method tells the same numbers', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const plan = async () => {
+    await expect(page.locator('.row-band-old')).toHaveCount(0);
+    return page.locator('.row-chosen .row-minutes').innerText();
+  };
+  await expect(page.locator('.row-range').first()).toBeVisible();
+  const usual = await plan();
+  await page.getByLabel('Confidence').fill('98');
+  await expect.poll(plan).not.toBe(usual);
+  await page.getByLabel('Confidence').fill('20');
+  await expect(page.getByRole('alert')).toHaveText('Confidence must be from 50 to 99 %, not 20 %.');
+  const [minutes] = /^\d+:\d\d/.exec(await page.locator('.row-chosen .row-minutes b').innerText()) ?? [''];
+  await page.getByRole('link', { name: 'Method' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Jay lasts longest at');
+  await expect(
+    page.getByRole('heading', { name: `How 31:00 on the box become ${minutes} to spend` }),
+  ).toBeVisible();
+  await page.getByLabel('Battery').selectOption('Jay 4');
+  await expect(page.getByText(/^Jay 4: .* It starts at 6 °C/)).toBeVisible();
+});
+
+test('keys alone: the sliders step, and what cannot be flown says so in rows and on the method page', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  await page.getByRole('slider', { name: 'Working height, slider' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByLabel('Working height', { exact: true })).toHaveValue('65');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('c');
+  await page.getByLabel('Wind', { exact: true }).fill('7');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/drifts back at/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Method' }).press('Enter');
+  await expect(page.getByRole('alert')).toContainText('drifts back');
+});

@@ -1,0 +1,22 @@
+import type { Band } from '@acorn-tally/core';
+import type { ChartDataset } from 'chart.js';
+import { bandOutline } from './chargeChart';
+import { token } from './setup';
+
+/** The band of a charge curve as a filled shape; nothing until it is reckoned. */
+export function bandDatasets(curve: Band['curve'], colour: string): ChartDataset<'line'>[] {
+  return [
+    {
+      label: bandLabel,
+      data: bandOutline(curve),
+      fill: 'shape',
+      backgroundColor: token(colour),
+      borderWidth: 0,
+      pointRadius: 0,
+      pointHitRadius: 0,
+    },
+  ];
+}
+
+/** The band has no reading of its own in a tooltip. */
+export const bandLabel = 'eight in ten flights';

@@ -1,0 +1,259 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  estimate,
+  explain,
+  minutesAndSeconds,
+  type PowerCurve,
+  powerCurve,
+} from '@acorn-tally/core';
+import { IconAlertTriangle } from '@tabler/icons-react';
+import { useMemo } from 'react';
+import { ChoiceField } from '../fields/ChoiceField';
+import { requestFor } from '../minutes/useEstimates';
+import { useChosen } from '../state/chosen';
+import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
+import { useRecords } from '../state/records';
+import { guesses } from './guesses';
+import { PowerChart } from './PowerChart';
+import { minuteLines, powerLines } from './powerChart';
+import { stepsOf } from './steps';
+import './method.css';
+
+/** How the minutes come about, told with the numbers of the chosen battery: power against airspeed, step by step, and what is guessed. */
+export function MethodView() {
+  const aircraft = useAircraft();
+  const conditions = useConditions();
+  const batteries = useBatteriesOf(aircraft?.id);
+  const battery = useBattery(batteries);
+  if (!aircraft || !battery || !conditions) {
+    return (
+      <main className="empty">
+        <h1>Nothing to explain yet</h1>
+        <p>Add an aircraft and a battery in Minutes: the method is told with their numbers.</p>
+      </main>
+    );
+  }
+  return (
+    <div className="desk">
+      <Chooser aircraft={aircraft} batteries={batteries} battery={battery} />
+      <Told aircraft={aircraft} battery={battery} conditions={conditions} />
+    </div>
+  );
+}
+
+interface ChooserProps {
+  readonly aircraft: AircraftRecord;
+  readonly batteries: readonly BatteryRecord[];
+  readonly battery: BatteryRecord;
+}
+
+function Chooser({ aircraft, batteries, battery }: ChooserProps) {
+  const all = useRecords((state) => state.aircraft);
+  const choose = useChosen((state) => state.choose);
+  return (
+    <aside className="desk-left" aria-label="Whose numbers">
+      <h2>Whose numbers</h2>
+      <ChoiceField
+        label="Aircraft"
+        value={aircraft.id}
+        options={all.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
+      />
+      <ChoiceField
+        label="Battery"
+        value={battery.id}
+        options={batteries.map(({ id, label }) => ({ value: id, label }))}
+        onChange={(batteryId) => choose({ batteryId })}
+      />
+      <h2>In three sentences</h2>
+      <p className="method-lead">
+        The box tells how much power the aircraft takes. Physics tells what your air, wind, flying and battery
+        make of it. What is guessed is guessed openly, and 512 flights with other guesses give the band.
+      </p>
+      <p className="method-lead">
+        Reckoned here or over the interface for programs (<a href="/api/docs">/api/docs</a>), it is the same
+        code and gives the same digits.
+      </p>
+      <h2>On this page</h2>
+      <ul className="method-contents">
+        <li>
+          <a href="#power">Power against airspeed</a>
+        </li>
+        <li>
+          <a href="#steps">Step by step</a>
+        </li>
+        <li>
+          <a href="#ledger">The ledger and the band</a>
+        </li>
+        <li>
+          <a href="#guesses">What is guessed</a>
+        </li>
+      </ul>
+    </aside>
+  );
+}
+
+interface ToldProps {
+  readonly aircraft: AircraftRecord;
+  readonly battery: BatteryRecord;
+  readonly conditions: ConditionsRecord;
+}
+
+function Told({ aircraft, battery, conditions }: ToldProps) {
+  const told = useMemo(() => {
+    const request = requestFor(aircraft, battery, conditions);
+    return { curve: powerCurve(request), estimate: estimate(request), explained: explain(request) };
+  }, [aircraft, battery, conditions]);
+  const { curve } = told;
+  const boxClock = minutesAndSeconds(aircraft.spec.advertisedFlightTimeS);
+  return (
+    <main className="desk-main">
+      {curve.ok ? (
+        <Power name={aircraft.name} curve={curve.value} />
+      ) : (
+        <Refused message={curve.refusal.message} />
+      )}
+      {told.estimate.ok && told.explained.ok ? (
+        <section id="steps">
+          <h2 className="section-title">
+            How {boxClock} on the box become {minutesAndSeconds(told.estimate.value.usableS.p50)} to spend
+          </h2>
+          <ol className="steps">
+            {stepsOf({
+              aircraft,
+              battery,
+              conditions,
+              estimate: told.estimate.value,
+              explained: told.explained.value,
+            }).map(({ name, says, rule, source }) => (
+              <li key={name}>
+                <b>{name}</b>
+                <p>{says}</p>
+                <p className="step-rule">
+                  {rule}
+                  <cite>{source}</cite>
+                </p>
+              </li>
+            ))}
+          </ol>
+        </section>
+      ) : (
+        !told.estimate.ok && curve.ok && <Refused message={told.estimate.refusal.message} />
+      )}
+      <LedgerAndBand />
+      <Guesses />
+    </main>
+  );
+}
+
+function Refused({ message }: { readonly message: string }) {
+  return (
+    <p className="danger" role="alert">
+      <IconAlertTriangle size={16} aria-hidden /> {message}
+    </p>
+  );
+}
+
+function Power({ name, curve }: { readonly name: string; readonly curve: PowerCurve }) {
+  const { box, today, windMps } = curve;
+  const hoverW = box.points[0]?.powerW ?? 0;
+  const lines = useMemo(() => ({ power: powerLines(curve), minutes: minuteLines(curve) }), [curve]);
+  const against = windMps > 0 ? ` against ${windMps.toFixed(1)} m/s of wind` : '';
+  const farthest = today.farthest
+    ? `goes farthest at ${today.farthest.airspeedMps.toFixed(1)} m/s${against}`
+    : `makes no way${against}`;
+  return (
+    <section id="power">
+      <div className="headline">
+        <h1>
+          {name} lasts longest at {today.longest.airspeedMps.toFixed(1)} m/s, {farthest}
+        </h1>
+        <p>
+          still air, new battery: {hoverW.toFixed(0)} W in a hover, {box.longest.powerW.toFixed(0)} W at{' '}
+          {box.longest.airspeedMps.toFixed(1)} m/s
+        </p>
+        <ul className="chart-key push">
+          <li className="key-today">today</li>
+          <li className="key-box">as on the box</li>
+          <li className="key-longest">lasts longest</li>
+          <li className="key-farthest">goes farthest</li>
+        </ul>
+      </div>
+      <div className="method-charts">
+        <div>
+          <h2 className="section-title">Power</h2>
+          <PowerChart
+            lines={lines.power}
+            unit="W"
+            says={`Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${today.longest.airspeedMps.toFixed(1)} m/s.`}
+          />
+        </div>
+        <div>
+          <h2 className="section-title">Minutes until the gauge shows 0 %</h2>
+          <PowerChart
+            lines={lines.minutes}
+            unit="min"
+            says={`Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${today.longest.airspeedMps.toFixed(1)} m/s.`}
+          />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function LedgerAndBand() {
+  return (
+    <section id="ledger" className="method-prose">
+      <h2 className="section-title">The ledger and the band</h2>
+      <p>
+        The causes in the ledger work on each other: cold costs more when you fly fast. So each is switched on
+        in every order there is, and gets the average of what it then takes (Shapley 1953). The lines add up
+        to the second.
+      </p>
+      <p>
+        For the band, all guesses below are drawn together 512 times, evenly rather than by chance (Sobol
+        1967; Joe &amp; Kuo 2008), and each flight is flown. One in ten is shorter than the lower figure, one
+        in ten longer than the upper. The minute to plan with is the one that lands with the reserve in as
+        many flights as you ask for, nine of ten unless you change it. The same draws tell which measurement
+        would narrow the band most.
+      </p>
+      <p>
+        Ground effect is not credited: below two rotor diameters a hover reads long (Cheeseman &amp; Bennett
+        1955). A planning aid, not an authority: the aircraft’s own warnings come first.
+      </p>
+    </section>
+  );
+}
+
+function Guesses() {
+  const rows = useMemo(guesses, []);
+  return (
+    <section id="guesses">
+      <h2 className="section-title">What is guessed, and how far off it may be</h2>
+      <table className="figures guesses">
+        <thead>
+          <tr>
+            <th scope="col">guess</th>
+            <th scope="col">middle</th>
+            <th scope="col">one deviation</th>
+            <th scope="col">why</th>
+            <th scope="col">to know it better</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ name, value, spread, because, better }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td>{value}</td>
+              <td>{spread}</td>
+              <td>{because}</td>
+              <td>{better}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

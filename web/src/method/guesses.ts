@@ -1,0 +1,51 @@
+import { type Assumed, type Coefficients, priors, type WayToKnow, waysToKnow } from '@acorn-tally/core';
+
+export interface Guess {
+  readonly name: string;
+  readonly value: string;
+  readonly spread: string;
+  readonly because: string;
+  readonly better: string;
+}
+
+const names: Record<
+  keyof Coefficients,
+  { readonly name: string; readonly unit?: string; readonly per?: number }
+> = {
+  boxTimeRatio: { name: 'this aircraft against the one on the box' },
+  windReadingRatio: { name: 'the wind reading' },
+  windGrowthExponent: { name: 'how the wind grows with height' },
+  gustPeakFactor: { name: 'a gust over the spread of the wind' },
+  styleSpeedRatio: { name: 'how fast a style is flown' },
+  hiddenCharge: { name: 'charge hidden below 0 %', unit: '%', per: 0.01 },
+  capacityRatio: { name: 'capacity over the label' },
+  wearPerCycle: { name: 'wear in 100 cycles', unit: '%', per: 0.0001 },
+  capacityLossPerK: { name: 'charge lost in ten degrees of cold', unit: '%', per: 0.001 },
+  resistanceRatio: { name: 'resistance of the cells' },
+  activationEnergyJpmol: { name: 'how it grows in the cold', unit: 'kJ/mol', per: 1000 },
+  packCoolingRatio: { name: 'how the pack cools' },
+  standingLossRatio: { name: 'how fast a standing pack sheds charge' },
+  discLoadingRatio: { name: 'weight on the rotor disc' },
+  dragAreaRatio: { name: 'drag of the body' },
+  auxiliaryPowerRatio: { name: 'power of the electronics' },
+  profileShareOfHover: { name: 'share of blade drag in a hover', unit: '%', per: 0.01 },
+  thrustCoefficient: { name: 'thrust coefficient' },
+  reversalCostRatio: { name: 'cost of a stop' },
+  landingAllowanceS: { name: 'time to land', unit: 's' },
+};
+
+/** Every guess of the model in words, as the laws themselves hold it. */
+export function guesses(): Guess[] {
+  return (Object.keys(priors) as (keyof Coefficients)[]).map((key) => {
+    const prior: Assumed = priors[key];
+    const { name, unit, per = 1 } = names[key];
+    const number = (value: number) => `${Number((value / per).toPrecision(3))}${unit ? ` ${unit}` : ''}`;
+    return {
+      name,
+      value: unit || prior.value !== 1 ? number(prior.value) : '× 1',
+      spread: prior.kind === 'relative' ? `±${Math.round(prior.spread * 100)} %` : `±${number(prior.spread)}`,
+      because: prior.because.replace(/^assumed: /, ''),
+      better: waysToKnow[prior.betterBy as WayToKnow],
+    };
+  });
+}

@@ -1,0 +1,36 @@
+import {
+  type Band,
+  bandOf,
+  drawCoefficients,
+  drawnFlights,
+  type EstimateRequest,
+  estimate,
+  estimateWithLedger,
+  type LedgerLine,
+  usualDraws,
+  usualSeed,
+} from '@acorn-tally/core';
+import { expose } from 'comlink';
+
+/** The heavy computing of the interface, away from the thread that draws it. Null where the flight is refused. */
+const reckoner = {
+  /** Bands of batteries of one aircraft and flight, which share most of the work. */
+  bands(requests: readonly EstimateRequest[]): (Band | null)[] {
+    const draws = drawCoefficients(usualDraws, usualSeed);
+    const flights = drawnFlights(requests, draws);
+    return requests.map((request, i) => {
+      const middle = estimate(request);
+      const confidence = request.policy.confidence ?? undefined;
+      return middle.ok ? bandOf(middle.value, flights[i] ?? [], draws, confidence) : null;
+    });
+  },
+
+  ledger(request: EstimateRequest): readonly LedgerLine[] | null {
+    const outcome = estimateWithLedger(request);
+    return outcome.ok ? outcome.value.ledger : null;
+  },
+};
+
+export type Reckoner = typeof reckoner;
+
+expose(reckoner);
