@@ -62,17 +62,22 @@ export function capacityAh(pack: Pack, temperatureC: number): number {
 
 /**
  * Current in A at constant power: V = OCV − I·R with P/cells = V·I, the smaller root
- * I = (OCV − √(OCV² − 4·R·P/cells)) / 2R. Zero when the cell cannot give that power at all, or only below 3.0 V.
+ * I = (OCV − √(OCV² − 4·R·P/cells)) / 2R. Zero when the cell cannot give that power at all.
  * A plain number, not an object: drains are flown by the ten thousand.
  * Source: Plett, Battery Management Systems vol. 1, ch. 2.
  */
-export function currentA(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
+export function loadCurrentA(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
   const openV = openCircuitV(pack.restVoltagesV, charge);
   const cellW = powerW / pack.cellCount;
   const root = openV * openV - 4 * resistanceOhm(pack.resistance, charge, temperatureC) * cellW;
   if (!(root >= 0)) return 0;
-  const ampere = (2 * cellW) / (openV + Math.sqrt(root));
-  return cellW < emptyCellVoltageV * ampere ? 0 : ampere;
+  return (2 * cellW) / (openV + Math.sqrt(root));
+}
+
+/** The same while the aircraft stays up: zero as well where the cell would fall under 3.0 V. */
+export function currentA(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
+  const ampere = loadCurrentA(pack, powerW, charge, temperatureC);
+  return powerW < emptyCellVoltageV * pack.cellCount * ampere ? 0 : ampere;
 }
 
 /** Heat in the whole pack, W: what the cells give less what arrives, cells·I·OCV − P = cells·I²·R. */

@@ -7,7 +7,8 @@ export const resistancePriors = {
     value: 1,
     spread: 0.3,
     kind: 'relative',
-    because: 'assumed: 30 mΩ a cell at 2.25 Ah and 25 °C, falling with capacity as 1/Ah',
+    because:
+      'assumed: 30 mΩ a cell at 2.25 Ah and 25 °C, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
     betterBy: 'cold-test',
   },
   activationEnergyJpmol: {

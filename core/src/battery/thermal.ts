@@ -6,7 +6,7 @@ export const thermalPriors = {
     spread: 0.4,
     kind: 'relative',
     because:
-      'assumed: 10 W/m²K over the pack; free convection of air lies between 5 and 25 (Incropera, ch. 1)',
+      'assumed: 10 W/m²K over the pack, its mass and shape; free convection of air lies between 5 and 25 (Incropera, ch. 1)',
     betterBy: 'cold-test',
   },
 } as const satisfies Record<string, Assumed>;

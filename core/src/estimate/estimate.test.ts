@@ -264,13 +264,17 @@ describe('the band', () => {
   });
 
   test('more confidence plans fewer minutes and turns back at more charge; the chance of landing short is what is left', () => {
-    const [half, usual, sure] = [0.5, 0.9, 0.98].map((confidence) => full({ policy: { confidence } }));
+    const [half, usual, sure] = [0.5, 0.9, 0.98].map((confidence) =>
+      full({ aircraft: { returnSpeedMps: 9 }, policy: { confidence } }),
+    );
     if (!half || !usual || !sure) throw new Error('Three answers are expected.');
     expect(usual.usableS.planned).toBeLessThan(half.usableS.planned);
     expect(sure.usableS.planned).toBeLessThan(usual.usableS.planned);
     expect(sure.turnBackCharge.planned).toBeGreaterThan(usual.turnBackCharge.planned);
     expect(usual.chanceBelowReserve).toBeCloseTo(0.1, 1);
     expect(sure.chanceBelowReserve).toBeLessThanOrEqual(0.03);
+    // With a return speed nobody looked up, some draws do not come home at all: then nothing can be planned so surely.
+    expect(full({ policy: { confidence: 0.98 } }).usableS.planned).toBe(0);
   });
 
   test('half out, half home keeps more than the reserve, so it seldom lands short', () => {
@@ -380,10 +384,18 @@ describe('anything within the ranges gives finite ordered times or a reasoned re
     heightM: of(flight.heightM),
     farthestM: of(flight.farthestM),
     bearingDeg: of(flight.bearingDeg),
-    mix: fc
-      .constantFrom('hover', 'slow', 'normal', 'fast', 'manual')
-      .map((style) => [{ style, share: 1 } as const]),
+    mix: fc.constantFrom('hover', 'slow', 'normal', 'fast', 'manual').map((style) => [{ style, share: 1 }]),
   });
+  const anyLegs = fc.array(
+    fc.record({
+      style: fc.constantFrom('hover', 'slow', 'normal', 'fast', 'manual'),
+      durationS: of(ranges.flightLeg.durationS),
+      trackDeg: fc.option(of(ranges.flightLeg.trackDeg)),
+      heightM: fc.option(of(flight.heightM)),
+      circleRadiusM: fc.option(of(ranges.styleShare.circleRadiusM)),
+    }),
+    { minLength: 1, maxLength: 4 },
+  );
   const anyPolicy = fc.record({
     kind: fc.constantFrom('touch-down-charge', 'half-out-half-home', 'empty'),
     reserveCharge: of(policy.reserveCharge),
@@ -425,6 +437,18 @@ describe('anything within the ranges gives finite ordered times or a reasoned re
       fc.property(anything, (any) => void isSound(any as EstimateRequest)),
       { seed: 5, numRuns: 150 },
     );
+  });
+
+  test('whatever the legs (seed 9)', () => {
+    let answered = 0;
+    fc.assert(
+      fc.property(anyLegs, anyDay(6), (legs, conditions) => {
+        const any = { ...request, conditions, flight: { ...request.flight, mix: [], legs } };
+        if (isSound(any as EstimateRequest)) answered++;
+      }),
+      { seed: 9, numRuns: 60 },
+    );
+    expect(answered).toBeGreaterThan(10);
   });
 
   test('whatever the day and the flight of a sound aircraft, and most of these are answered (seed 8)', () => {

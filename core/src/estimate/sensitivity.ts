@@ -6,13 +6,14 @@ export const waysToKnow = {
   'hover-test': 'Fly one hover test',
   'fast-test': 'Fly one fast test, there and back',
   'style-test': 'Fly one test the way you will film',
-  'wind-at-height': 'Measure the wind at your flying height',
+  'wind-at-height': 'Measure the wind aloft',
   'pack-test': 'Time this pack once from full',
   'cold-test': 'Fly one test with a cold pack',
   'zero-test': 'Note when the gauge reads 0 % in a low test over grass',
   'charge-read': 'Read the charge just before take-off',
   'rotor-diameter': 'Measure the rotors',
   'landing-time': 'Time three landings',
+  'spec-sheet': 'Look up its return speed',
 } as const;
 export type WayToKnow = keyof typeof waysToKnow;
 
@@ -24,11 +25,14 @@ export interface Sensitivity {
 
 const inputs = Object.values(priors).map((prior) => prior.betterBy satisfies WayToKnow);
 
+const chanceShare = 9;
+
 /**
  * Which input, if known better, narrows the band most: each constant's share of the variance by least squares on its
  * deviations, which the draws keep all but independent, summed by what would teach it. A share s of the variance taken
- * away narrows the band by 1 − √(1 − s). Source: Saltelli et al., Global Sensitivity Analysis, ch. 1 (standardised
- * regression coefficients). Empty where the answer does not vary.
+ * away narrows the band by 1 − √(1 − s). A share that chance alone would give (r² below 9/n, three standard errors) is
+ * no finding. Source: Saltelli et al., Global Sensitivity Analysis, ch. 1 (standardised regression coefficients). Empty
+ * where the answer does not vary.
  */
 export function sensitivityOf(
   values: readonly number[],
@@ -36,12 +40,9 @@ export function sensitivityOf(
   spreadS: number,
 ): Sensitivity[] {
   const shares = new Map<WayToKnow, number>();
-  const variance = covariance(values, values);
-  if (!(variance > 0)) return [];
   inputs.forEach((input, i) => {
-    const deviations = draws.map((draw) => draw.deviations[i] as number);
-    const share = covariance(values, deviations) ** 2 / (variance * covariance(deviations, deviations));
-    shares.set(input, (shares.get(input) ?? 0) + share);
+    const share = shareOfVariance(values, draws, i);
+    if (share > chanceShare / draws.length) shares.set(input, (shares.get(input) ?? 0) + share);
   });
   return [...shares]
     .map(([input, share]) => ({ input, seconds: spreadS * (1 - Math.sqrt(Math.max(0, 1 - share))) }))
@@ -49,16 +50,20 @@ export function sensitivityOf(
     .sort((a, b) => b.seconds - a.seconds);
 }
 
-function covariance(a: readonly number[], b: readonly number[]): number {
-  let sumA = 0;
-  let sumB = 0;
-  let sumAB = 0;
-  for (let i = 0; i < a.length; i++) {
-    const x = a[i] as number;
-    const y = b[i] as number;
-    sumA += x;
-    sumB += y;
-    sumAB += x * y;
+/** r² of values against the deviations of one constant; nothing where the values do not vary. */
+function shareOfVariance(values: readonly number[], draws: readonly Draw[], constant: number): number {
+  const count = values.length;
+  let [x, y, xx, yy, xy] = [0, 0, 0, 0, 0];
+  for (let k = 0; k < count; k++) {
+    const value = values[k] as number;
+    const deviation = draws[k]?.deviations[constant] as number;
+    x += deviation;
+    y += value;
+    xx += deviation * deviation;
+    yy += value * value;
+    xy += deviation * value;
   }
-  return sumAB / a.length - (sumA / a.length) * (sumB / b.length);
+  const varianceOfValues = yy / count - (y / count) ** 2;
+  if (!(varianceOfValues > 1e-9)) return 0;
+  return (xy / count - (x * y) / count ** 2) ** 2 / (varianceOfValues * (xx / count - (x / count) ** 2));
 }

@@ -81,9 +81,16 @@ function powerForDurationW(pack: Pack, durationS: number): number | null {
   const labelW =
     (capacityAh(pack, boxTemperatureC) * openCircuitV(pack.restVoltagesV, 0.5) * pack.cellCount * 3600) /
     durationS;
-  const guess = Math.log(labelW * 0.97);
+  const guess = Math.log(labelW * (1 - sagShare(pack, labelW)));
   const logPower = solveNear(miss, guess, -1.05, 1e-3) ?? solveBetween(miss, guess - 1.2, guess + 0.3, 1e-6);
   return logPower === null || !Number.isFinite(logPower) ? null : Math.exp(logPower);
+}
+
+/** The share of the rest voltage that is lost in the cells at a power, half charged. */
+function sagShare(pack: Pack, powerW: number): number {
+  const restV = openCircuitV(pack.restVoltagesV, 0.5);
+  const ampere = powerW / pack.cellCount / restV;
+  return Math.min(0.3, (ampere * pack.resistance.warmOhm) / restV);
 }
 
 function enduranceS(pack: Pack, powerW: number): number {

@@ -1,4 +1,12 @@
-import { capacityAh, currentA, type Pack, type PackState, packHeatW } from '../battery/pack';
+import {
+  capacityAh,
+  currentA,
+  emptyCellVoltageV,
+  loadCurrentA,
+  type Pack,
+  type PackState,
+  packHeatW,
+} from '../battery/pack';
 import { warmedC } from '../battery/thermal';
 
 /**
@@ -30,6 +38,7 @@ export function drain(pack: Pack, powerW: number, airC: number, start: PackState
   const curve = emptyCurve();
   let { timeS, charge, temperatureC } = start;
   let ampere = currentA(pack, powerW, charge, temperatureC);
+  const emptyA = powerW / (emptyCellVoltageV * pack.cellCount);
   if (ampere === 0) return curve;
   note(curve, timeS, charge, temperatureC, powerW);
   let longestStep = chargeStep;
@@ -38,13 +47,13 @@ export function drain(pack: Pack, powerW: number, airC: number, start: PackState
     const halfS = ((step / 2) * 3600 * capacityAh(pack, temperatureC)) / ampere;
     const heatW = packHeatW(pack, powerW, charge, ampere);
     const halfC = warmedC(pack.thermals, temperatureC, airC, heatW, halfS);
-    const middleA = currentA(pack, powerW, charge - step / 2, halfC);
+    const middleA = loadCurrentA(pack, powerW, charge - step / 2, halfC);
     const durationS = middleA > 0 ? (step * 3600 * capacityAh(pack, halfC)) / middleA : 0;
     const middleHeatW = packHeatW(pack, powerW, charge - step / 2, middleA);
     const endC = warmedC(pack.thermals, temperatureC, airC, middleHeatW, durationS);
-    const endA = middleA > 0 ? currentA(pack, powerW, charge - step, endC) : 0;
-    if (endA === 0) {
-      longestStep /= 2;
+    const endA = middleA > 0 ? loadCurrentA(pack, powerW, charge - step, endC) : 0;
+    if (endA > emptyA || endA === 0) {
+      longestStep = step * shareUntilEmpty(ampere, endA, emptyA);
       continue;
     }
     timeS += durationS;
@@ -54,6 +63,15 @@ export function drain(pack: Pack, powerW: number, airC: number, start: PackState
     note(curve, timeS, charge, temperatureC, powerW);
   }
   return curve;
+}
+
+/**
+ * How much of a step it takes until the current reaches that of an empty cell, by straight line; half of it where the
+ * cell cannot give the power at all. Never nothing and never all, so that the search goes on and ends.
+ */
+function shareUntilEmpty(startA: number, endA: number, emptyA: number): number {
+  if (endA === 0) return 0.5;
+  return Math.min(0.9, Math.max(0.1, (emptyA - startA) / (endA - startA)));
 }
 
 /** Down to the next node of the rest-voltage table: so that no step straddles a kink. */

@@ -1,6 +1,6 @@
 import type { Atmosphere } from '../air/conditions';
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
-import { type Aircraft, spec } from '../aircraft/aircraft';
+import { type Aircraft, spec, usualSpec } from '../aircraft/aircraft';
 import type { PowerLeg } from '../flight/legs';
 import { gustyPowerW, type Powertrain } from '../flight/powertrain';
 import type { Assumed, ValuesOf } from '../units/assumed';
@@ -32,6 +32,13 @@ export const returnPriors = {
     because: 'assumed: hovering over the spot, aligning and setting down (common practice)',
     betterBy: 'landing-time',
   },
+  returnSpeedRatio: {
+    value: 1,
+    spread: 0.12,
+    kind: 'relative',
+    because: 'assumed: 8 m/s where the spec sheet is silent; aircraft come home at 7 to 10 (common practice)',
+    betterBy: 'spec-sheet',
+  },
 } as const satisfies Record<string, Assumed>;
 export type ReturnCoefficients = ValuesOf<typeof returnPriors>;
 
@@ -52,7 +59,7 @@ export function returnLegs(
   atmosphere: Atmosphere,
   from: Position,
   returnHeightM: number,
-  { landingAllowanceS }: ReturnCoefficients,
+  coefficients: ReturnCoefficients,
 ): Outcome<readonly ReturnLeg[]> {
   const cruiseHeightM = heightOfReturn(aircraft, from, returnHeightM);
   const standing = (
@@ -65,7 +72,7 @@ export function returnLegs(
     const powerW = gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
     return { kind, durationS, powerW, heightM, groundMps: 0 };
   };
-  const cruise = cruiseLeg(aircraft, powertrain, atmosphere, from, cruiseHeightM);
+  const cruise = cruiseLeg(aircraft, powertrain, atmosphere, from, cruiseHeightM, coefficients);
   if (!cruise.ok) return cruise;
   const climbMps = spec(aircraft, 'climbSpeedMps');
   const riseM = cruiseHeightM - from.heightM;
@@ -73,7 +80,7 @@ export function returnLegs(
     standing('rise', riseM / climbMps, (cruiseHeightM + from.heightM) / 2, climbMps),
     cruise.value,
     standing('descend', cruiseHeightM / spec(aircraft, 'descentSpeedMps'), cruiseHeightM / 2, 0),
-    standing('land', landingAllowanceS, 0, 0),
+    standing('land', coefficients.landingAllowanceS, 0, 0),
   ];
   return success(legs.filter((leg) => leg.durationS > 0));
 }
@@ -91,9 +98,10 @@ function cruiseLeg(
   atmosphere: Atmosphere,
   from: Position,
   heightM: number,
+  { returnSpeedRatio }: ReturnCoefficients,
 ): Outcome<ReturnLeg> {
   const air = atmosphere(heightM);
-  const airspeedMps = spec(aircraft, 'returnSpeedMps');
+  const airspeedMps = aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * returnSpeedRatio;
   const landsInPlace = from.distanceM <= spec(aircraft, 'landInPlaceRadiusM');
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, from.bearingDeg + 180);
   const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
@@ -106,7 +114,7 @@ function cruiseLeg(
 function notHome(airspeedMps: number, windMps: number, heightM: number, driftMps: number) {
   return refuse(
     'home-unreachable',
-    `It does not come home: ${airspeedMps} m/s of return speed against ${windMps.toFixed(1)} m/s of wind at ${heightM} m drifts back at ${driftMps.toFixed(1)} m/s. Fly lower, nearer, or downwind of home less far.`,
+    `It does not come home: ${Number(airspeedMps.toFixed(1))} m/s of return speed against ${windMps.toFixed(1)} m/s of wind at ${heightM} m drifts back at ${driftMps.toFixed(1)} m/s. Fly lower, nearer, or downwind of home less far.`,
     { returnSpeedMps: airspeedMps, windMps, heightM, driftMps },
   );
 }

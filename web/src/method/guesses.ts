@@ -32,6 +32,7 @@ const names: Record<
   thrustCoefficient: { name: 'thrust coefficient' },
   reversalCostRatio: { name: 'cost of a stop' },
   landingAllowanceS: { name: 'time to land', unit: 's' },
+  returnSpeedRatio: { name: 'its speed on the way home' },
 };
 
 /** Every guess of the model in words, as the laws themselves hold it. */

@@ -1,0 +1,44 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+interface Opening {
+  readonly name: string;
+  readonly path: string;
+  readonly open?: (page: Page) => Promise<void>;
+}
+
+const openings: readonly Opening[] = [
+  { name: 'minutes', path: '/minutes' },
+  { name: 'conditions', path: '/minutes', open: (page) => page.keyboard.press('c') },
+  {
+    name: 'the box',
+    path: '/minutes',
+    open: (page) => page.getByRole('button', { name: 'On the box' }).click(),
+  },
+  { name: 'test flights', path: '/test-flights' },
+  { name: 'recording a test', path: '/test-flights', open: (page) => page.keyboard.press('t') },
+  { name: 'method', path: '/method' },
+  { name: 'swap plan', path: '/swap-plan' },
+  { name: 'a shot', path: '/swap-plan', open: (page) => page.locator('.shot-open').first().click() },
+];
+
+for (const { name, path, open } of openings) {
+  test(`no accessibility violation in ${name} (axe), and nothing wider than the screen`, async ({
+    app,
+    page,
+  }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.goto(`${app.url}${path}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.getByText('reckoning …')).toHaveCount(0);
+    await open?.(page);
+    await page.waitForTimeout(300);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target).join(', ')}`),
+    ).toEqual([]);
+    const widths = await page.evaluate(() => [document.documentElement.scrollWidth, window.innerWidth]);
+    expect(widths[0]).toBeLessThanOrEqual(widths[1] as number);
+  });
+}
