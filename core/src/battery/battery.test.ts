@@ -6,7 +6,7 @@ import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
 import { cellVoltageV, currentA, packHeatW, packOf, packPriors } from './pack';
 import { resistanceOhm } from './resistance';
 import { chargeAfterStanding } from './standing';
-import { packThermals, warmedC } from './thermal';
+import { packThermals, plateCoolingWpm2K, warmedC } from './thermal';
 import { healthOf } from './wear';
 
 const usual = nominal(packPriors);
@@ -110,4 +110,9 @@ describe('a smart pack standing (common practice)', () => {
       { seed: 44 },
     );
   });
+});
+
+test('air at 250 K, 5 m/s along 10 cm of plate: Re = 43,700, Nu = 124, h = 27.7 W/m²K (Incropera, eq. 7.30 with table A.4, by hand)', () => {
+  const air = { conductivityWpmK: 0.0223, viscosityM2ps: 11.44e-6, prandtl: 0.72 };
+  expect(plateCoolingWpm2K(5, 0.1, air)).toBeCloseTo(27.75, 2);
 });
