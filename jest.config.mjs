@@ -35,6 +35,7 @@ export default {
     {
       displayName: 'web',
       roots: ['<rootDir>/web'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/web/no-styles.cjs' },
       transform: { '\\.[tj]sx?$': swc(false, true) },
       transformIgnorePatterns: [compiled],
     },

@@ -1,42 +1,14 @@
 import { flightTimeByGeneralSolverS } from '../core/fixtures/generalSolver';
+import { jayWith } from '../core/fixtures/jay';
 import { packOf } from '../core/src/battery/pack';
 import { drawnFlights } from '../core/src/estimate/drawnFlights';
 import { drawCoefficients, usualDraws, usualSeed } from '../core/src/estimate/draws';
 import { drain, endOf } from '../core/src/flight/drain';
-import {
-  bandOf,
-  type EstimateRequest,
-  estimateInFull,
-  estimateWithLedger,
-  median,
-  usualCoefficients,
-} from '../core/src/index';
+import { bandOf, estimateInFull, estimateWithLedger, median, usualCoefficients } from '../core/src/index';
 
 /** What each answer costs, as a ratio to one solve by a general solver in the same run; no times, which differ by machine. */
-const request: EstimateRequest = {
-  aircraft: {
-    kind: 'camera',
-    takeoffMassKg: 0.249,
-    rotorCount: 4,
-    advertisedFlightTimeS: 1860,
-    advertisedSpeedMps: 5.5,
-  },
-  battery: {
-    ratedCapacityMah: 2350,
-    nominalVoltageV: 7.7,
-    cellCount: 2,
-    fullCellVoltageV: 4.4,
-    startCharge: 0.99,
-  },
-  conditions: {
-    airTemperatureC: 5,
-    elevationM: 620,
-    wind: { speedMps: 4, gustMps: 6, fromDeg: 240, readingHeightM: 10 },
-  },
+const request = jayWith({
   flight: {
-    heightM: 60,
-    farthestM: 150,
-    bearingDeg: 60,
     mix: [
       { style: 'hover', share: 0.45 },
       { style: 'slow', share: 0.35 },
@@ -44,8 +16,7 @@ const request: EstimateRequest = {
       { style: 'fast', share: 0.05 },
     ],
   },
-  policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
-};
+});
 const pack = packOf(request.battery, null, usualCoefficients);
 const start = { timeS: 0, charge: 0.99, temperatureC: 20 };
 const powerW = 38;

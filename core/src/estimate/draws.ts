@@ -3,10 +3,10 @@ import { sobolPoints } from '../statistics/sobol';
 import { drawn } from '../units/assumed';
 import { type Coefficients, priors, usualCoefficients } from './request';
 
-/** One way the assumed constants may really be: their values, and how many deviations each lies from its middle. */
+/** One way the assumed constants may really be: their values, and which share of its prior lies below each. */
 export interface Draw {
   readonly coefficients: Coefficients;
-  readonly deviations: readonly number[];
+  readonly shares: readonly number[];
 }
 
 export const usualDraws = 512;
@@ -29,12 +29,11 @@ export function drawCoefficients(count: number, seed: number): readonly Draw[] {
 }
 
 function freshDraws(count: number, seed: number): Draw[] {
-  return sobolPoints(count, names.length, seed).map((point) => {
-    const deviations = point.map(normalQuantile);
+  return sobolPoints(count, names.length, seed).map((shares) => {
     const coefficients: { -readonly [Name in keyof Coefficients]: number } = { ...usualCoefficients };
     names.forEach((name, i) => {
-      coefficients[name] = drawn(priors[name], deviations[i] as number);
+      coefficients[name] = drawn(priors[name], normalQuantile(shares[i] as number));
     });
-    return { deviations, coefficients };
+    return { shares, coefficients };
   });
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { type Change, jayWith as changed, jayOnTheFell as request } from '../../fixtures/jay';
 import { misses } from '../../fixtures/measuredFlights';
 import type { FlightLeg } from '../flight/flightLegs';
 import { median } from '../statistics/quantile';
@@ -8,54 +9,6 @@ import { estimate, estimateWithLedger } from './estimate';
 import { estimateInFull } from './full';
 import { type EstimateRequest, priors, ranges } from './request';
 import { sensitivityOf } from './sensitivity';
-
-/** The Jay of the example, on the fell. */
-const request: EstimateRequest = {
-  aircraft: {
-    kind: 'camera',
-    takeoffMassKg: 0.249,
-    rotorCount: 4,
-    rotorDiameterM: 0.12,
-    advertisedFlightTimeS: 1860,
-    advertisedSpeedMps: 5.5,
-  },
-  battery: {
-    ratedCapacityMah: 2350,
-    nominalVoltageV: 7.7,
-    cellCount: 2,
-    fullCellVoltageV: 4.4,
-    cycles: 12,
-    startCharge: 0.99,
-    startTemperatureC: 21,
-  },
-  conditions: {
-    airTemperatureC: 5,
-    elevationM: 620,
-    roughnessM: 0.03,
-    wind: { speedMps: 3, gustMps: 5, fromDeg: 240, readingHeightM: 2 },
-  },
-  flight: {
-    heightM: 60,
-    farthestM: 150,
-    bearingDeg: 60,
-    returnHeightM: 45,
-    mix: [
-      { style: 'hover', share: 0.5 },
-      { style: 'slow', share: 0.5 },
-    ],
-  },
-  policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
-};
-
-type Change = { readonly [Part in keyof EstimateRequest]?: Partial<EstimateRequest[Part]> };
-
-function changed(change: Change): EstimateRequest {
-  const parts = Object.entries(change).map(([part, values]) => [
-    part,
-    { ...request[part as keyof EstimateRequest], ...values },
-  ]);
-  return { ...request, ...Object.fromEntries(parts) };
-}
 
 /** Minutes to spend; nothing where it is refused. */
 function usableS(change: Change): number {
@@ -300,7 +253,7 @@ describe('the band', () => {
   test('least squares finds whose doubt it is: a value that follows one input alone (by hand)', () => {
     const draws = drawCoefficients(512, 1);
     const index = Object.keys(priors).indexOf('dragAreaRatio');
-    const values = draws.map(({ deviations }) => 1000 + 60 * (deviations[index] as number));
+    const values = draws.map(({ shares }) => 1000 + Math.exp(6 * (shares[index] as number)));
     expect(sensitivityOf(values, draws, 150)).toEqual([
       { input: 'fast-test', seconds: expect.closeTo(150, 0) },
     ]);

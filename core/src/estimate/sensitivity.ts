@@ -1,3 +1,4 @@
+import { ranks } from '../statistics/ranks';
 import type { Draw } from './draws';
 import { priors } from './request';
 
@@ -28,11 +29,11 @@ const inputs = Object.values(priors).map((prior) => prior.betterBy satisfies Way
 const chanceShare = 9;
 
 /**
- * Which input, if known better, narrows the band most: each constant's share of the variance by least squares on its
- * deviations, which the draws keep all but independent, summed by what would teach it. A share s of the variance taken
+ * Which input, if known better, narrows the band most: each constant's share of the variance of the ranks, by least
+ * squares on its draws, which are all but independent, summed by what would teach it. A share s taken
  * away narrows the band by 1 − √(1 − s). A share that chance alone would give (r² below 9/n, three standard errors) is
- * no finding. Source: Saltelli et al., Global Sensitivity Analysis, ch. 1 (standardised regression coefficients). Empty
- * where the answer does not vary.
+ * no finding. Source: Saltelli et al., Global Sensitivity Analysis, ch. 1 (standardised rank regression coefficients).
+ * Empty where the answer does not vary.
  */
 export function sensitivityOf(
   values: readonly number[],
@@ -40,8 +41,9 @@ export function sensitivityOf(
   spreadS: number,
 ): Sensitivity[] {
   const shares = new Map<WayToKnow, number>();
+  const places = ranks(values);
   inputs.forEach((input, i) => {
-    const share = shareOfVariance(values, draws, i);
+    const share = shareOfVariance(places, draws, i);
     if (share > chanceShare / draws.length) shares.set(input, (shares.get(input) ?? 0) + share);
   });
   return [...shares]
@@ -50,18 +52,18 @@ export function sensitivityOf(
     .sort((a, b) => b.seconds - a.seconds);
 }
 
-/** r² of values against the deviations of one constant; nothing where the values do not vary. */
+/** r² of ranks against the draws of one constant; nothing where the values do not vary. */
 function shareOfVariance(values: readonly number[], draws: readonly Draw[], constant: number): number {
   const count = values.length;
   let [x, y, xx, yy, xy] = [0, 0, 0, 0, 0];
   for (let k = 0; k < count; k++) {
     const value = values[k] as number;
-    const deviation = draws[k]?.deviations[constant] as number;
-    x += deviation;
+    const drawn = draws[k]?.shares[constant] as number;
+    x += drawn;
     y += value;
-    xx += deviation * deviation;
+    xx += drawn * drawn;
     yy += value * value;
-    xy += deviation * value;
+    xy += drawn * value;
   }
   const varianceOfValues = yy / count - (y / count) ** 2;
   if (!(varianceOfValues > 1e-9)) return 0;

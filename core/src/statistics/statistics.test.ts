@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { normalMean } from './gaussHermite';
 import { normalQuantile } from './normalQuantile';
 import { median, quantile } from './quantile';
+import { ranks } from './ranks';
 import { roundToSum } from './roundToSum';
 import { shapleyValues } from './shapley';
 import { sobolDimensions, sobolPoints } from './sobol';
@@ -121,4 +122,9 @@ describe('Sobol points', () => {
 test('the secant finds the root of a nearly straight function, and gives up on one that has none', () => {
   expect(solveNear((x) => Math.log(x) - 1, 2.5, 0.4, 1e-4)).toBeCloseTo(Math.E, 7);
   expect(solveNear((x) => x * x + 1, 3, 6, 1e-6)).toBeNull();
+});
+
+test('ranks with ties share the mean of their places (Conover & Iman 1981, by hand)', () => {
+  expect(ranks([30, 10, 20, 20, 5])).toEqual([4, 1, 2.5, 2.5, 0]);
+  expect(ranks([])).toEqual([]);
 });

@@ -48,6 +48,62 @@ test('the same answer as the core gives in the browser, to the last digit', asyn
   expect(2160 + sum).toBe(Math.round(usableS.p50));
 });
 
+test('the band: ordered, repeatable by its seed, and with as many draws as asked for', async () => {
+  const ask = async (more: object) => (await post(more).expect(200)).body;
+  const [one, again, other] = [
+    await ask({ draws: 64, seed: 5 }),
+    await ask({ draws: 64, seed: 5 }),
+    await ask({ draws: 64, seed: 6 }),
+  ];
+  expect(again).toEqual(one);
+  expect(other.usableS).not.toEqual(one.usableS);
+  const { p10, p50, p90, planned } = one.usableS;
+  expect([p10, p50, p90]).toEqual([p10, p50, p90].sort((a, b) => a - b));
+  expect(planned).toBeLessThanOrEqual(p50);
+  expect(one.chanceBelowReserve).toBeGreaterThanOrEqual(one.chanceImpossible);
+  expect(one.sensitivity.length).toBeGreaterThan(0);
+  expect(one.basis).toEqual({ source: 'box', flights: 0 });
+});
+
+test('legs instead of a mix, a pack that stood, and schools for tests are answered', async () => {
+  const legs = [
+    { style: 'hover', durationS: 60 },
+    { style: 'normal', durationS: 45, trackDeg: 240 },
+  ];
+  const flown = await post({ flight: { ...body.flight, mix: [], legs }, draws: 16 }).expect(200);
+  expect(new Set(flown.body.curve.map(({ powerW }: { powerW: number }) => powerW.toFixed(3))).size).toBe(2);
+  const stood = await post({
+    battery: { ...body.battery, startCharge: 1, daysSinceCharge: 1 },
+    draws: 16,
+  }).expect(200);
+  expect(stood.body.takeoffCharge).toBeCloseTo(0.96, 6);
+  const empty = await post({ policy: { kind: 'empty' }, draws: 16 }).expect(200);
+  expect(empty.body.cautions.map(({ code }: { code: string }) => code)).toContain('test-only');
+});
+
+test.each([
+  ['draws', { draws: 5 }, 'Draws must be from 16 to 4096, not 5.'],
+  ['seed', { seed: 1.5 }, 'Seed must be a whole number, not 1.5.'],
+  [
+    'policy.confidence',
+    { policy: { ...body.policy, confidence: 0.2 } },
+    'Confidence must be from 50 to 99 %, not 20 %.',
+  ],
+  [
+    'policy.reserveCharge',
+    { policy: { ...body.policy, reserveCharge: 0.1 } },
+    'Charge at touch-down must be from 15 to 70 %, not 10 %.',
+  ],
+  [
+    'battery.daysSinceCharge',
+    { battery: { ...body.battery, daysSinceCharge: -1 } },
+    'Days since charged must be from 0 to 365, not -1.',
+  ],
+])('%s out of its range is refused with the range', async (path, change, message) => {
+  const response = await post(change).expect(400);
+  expect(response.body.errors).toEqual([expect.objectContaining({ path, message })]);
+});
+
 test('every wrong field is named with its path, message and what was received', async () => {
   const response = await post({
     battery: { ...body.battery, ratedCapacityMah: -2250, startCharge: 2 },

@@ -1,6 +1,7 @@
-import { type EstimateRequest, estimate } from '@acorn-tally/core';
+import { bandOf, drawCoefficients, drawnFlights, estimate } from '@acorn-tally/core';
 import { spansOf } from '../minutes/spans';
-import { chargeLines } from './chargeChart';
+import { jayRequest } from '../testing/jay';
+import { bandOutline, chargeLines } from './chargeChart';
 import { tallyInWords, tallyStrokes } from './tally';
 
 test('one stroke a minute: who takes it is decided at its middle, the rest is gone before the start', () => {
@@ -15,28 +16,8 @@ test('a flight that outlasts the box keeps its strokes', () => {
   expect(tallyStrokes({ spendS: 600, homeS: 0, heldS: 0, boxS: 300 })).toHaveLength(10);
 });
 
-const request: EstimateRequest = {
-  aircraft: {
-    kind: 'camera',
-    takeoffMassKg: 0.249,
-    rotorCount: 4,
-    advertisedFlightTimeS: 1860,
-    advertisedSpeedMps: 5.5,
-  },
-  battery: {
-    ratedCapacityMah: 2350,
-    nominalVoltageV: 7.7,
-    cellCount: 2,
-    fullCellVoltageV: 4.4,
-    startCharge: 0.9,
-  },
-  conditions: { airTemperatureC: 15, elevationM: 0, wind: { speedMps: 2, fromDeg: 0, readingHeightM: 10 } },
-  flight: { heightM: 30, farthestM: 100, bearingDeg: 0, mix: [{ style: 'hover', share: 1 }] },
-  policy: { kind: 'touch-down-charge', reserveCharge: 0.25 },
-};
-
 test('the chart’s lines join: flown until turn back, home to the reserve, flown on below zero', () => {
-  const outcome = estimate(request);
+  const outcome = estimate(jayRequest);
   if (!outcome.ok) throw new Error(outcome.refusal.message);
   const lines = chargeLines(outcome.value);
   expect(lines.flown[0]).toEqual({ x: 0, y: expect.closeTo(90, 6) });
@@ -48,9 +29,25 @@ test('the chart’s lines join: flown until turn back, home to the reserve, flow
 });
 
 test('the strip’s parts are the estimate’s: to spend, and home from turn back to touch-down', () => {
-  const outcome = estimate(request);
+  const outcome = estimate(jayRequest);
   if (!outcome.ok) throw new Error(outcome.refusal.message);
   const spans = spansOf(outcome.value, 1860);
   expect(spans.spendS + spans.homeS).toBeCloseTo(outcome.value.touchdownS.p50, 9);
   expect(spans.heldS).toBeGreaterThan(0);
+});
+
+test('the band’s outline goes down its early edge and up its late one, and holds the middle line', () => {
+  const outcome = estimate(jayRequest);
+  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  const draws = drawCoefficients(64, 1);
+  const [flights = []] = drawnFlights([jayRequest], draws);
+  const outline = bandOutline(bandOf(outcome.value, flights, draws).curve);
+  const [early, late] = [outline.slice(0, outline.length / 2), outline.slice(outline.length / 2).reverse()];
+  expect(early.map(({ y }) => y)).toEqual(late.map(({ y }) => y));
+  expect(early.map(({ y }) => y)).toEqual([...early.map(({ y }) => y)].sort((a, b) => b - a));
+  const { flown } = chargeLines(outcome.value);
+  const middle = flown.find(({ y }) => y < 60);
+  const at = early.findIndex(({ y }) => y < 60);
+  expect(early[at]?.x).toBeLessThan((middle?.x ?? 0) + 5);
+  expect(late[at]?.x).toBeGreaterThan(early[at]?.x ?? 0);
 });

@@ -1,0 +1,103 @@
+import { type Change, jayWith } from '../../fixtures/jay';
+import { estimate } from './estimate';
+import { explain } from './explain';
+import { powerCurve } from './powerCurve';
+
+function answered<T>(outcome: { ok: true; value: T } | { ok: false; refusal: { message: string } }): T {
+  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  return outcome.value;
+}
+
+const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
+
+describe('power against airspeed', () => {
+  const curve = (change: Change = {}) => answered(powerCurve(jayWith(change)));
+
+  test('as on the box: at the advertised speed a new battery lasts the advertised time, when nothing is hidden', () => {
+    const { box } = curve({ aircraft: { hiddenCharge: 0 } });
+    const advertised = box.points.find(({ airspeedMps }) => airspeedMps === 5.5);
+    expect(Math.abs((advertised?.lastsS ?? 0) - 1860)).toBeLessThan(2);
+  });
+
+  test('it goes farthest faster than it lasts longest, and faster still against a wind (flight mechanics: the tangent)', () => {
+    const still = curve({ conditions: { wind: calm } }).today;
+    const windy = curve().today;
+    expect(still.farthest?.airspeedMps).toBeGreaterThan(still.longest.airspeedMps);
+    expect(windy.farthest?.airspeedMps).toBeGreaterThan(still.farthest?.airspeedMps ?? 0);
+  });
+
+  test('the tangent: at the farthest speed in still air power grows as power over speed (by calculus)', () => {
+    const { points, farthest } = curve({ conditions: { wind: calm } }).today;
+    const at = points.findIndex(({ airspeedMps }) => airspeedMps === farthest?.airspeedMps);
+    const [before, here, after] = [points[at - 2], points[at], points[at + 2]];
+    if (!before || !here || !after) throw new Error('The farthest speed lies at the edge.');
+    const slope = (after.powerW - before.powerW) / (after.airspeedMps - before.airspeedMps);
+    // Minutes shrink a little more than power grows, so the speed lies just under the tangent's.
+    expect(Math.abs(slope / (here.powerW / here.airspeedMps) - 1)).toBeLessThan(0.12);
+  });
+
+  test('against more wind than it flies, nothing is farthest; a wind read too low is refused', () => {
+    const wind = { speedMps: 20, gustMps: 20, fromDeg: 0, readingHeightM: 60 };
+    expect(curve({ conditions: { wind } }).today.farthest).toBeNull();
+    const low = powerCurve(jayWith({ conditions: { roughnessM: 1 } }));
+    expect(!low.ok && low.refusal.code).toBe('wind-reading-sheltered');
+  });
+});
+
+describe('the numbers between the box and the minutes', () => {
+  test('are those of the estimate: health, charge, temperatures, and the way home from turn back to touch-down', () => {
+    const request = jayWith({ battery: { startCharge: 1, daysSinceCharge: 1, cycles: 150 } });
+    const [explained, estimated] = [answered(explain(request)), answered(estimate(request))];
+    expect(explained.health).toBe(estimated.health);
+    expect(explained.takeoffCharge).toBe(estimated.takeoffCharge);
+    expect(explained.endC).toBe(estimated.curve.at(-1)?.packTemperatureC);
+    expect(explained.wayHomeS).toBeCloseTo(estimated.touchdownS.p50 - estimated.usableS.p50, 6);
+    expect(explained.labelWh).toBeCloseTo(2.35 * 7.7, 9);
+    expect(explained.startOhm).toBeGreaterThan(explained.warmOhm);
+  });
+
+  test('the wind grows by the log law from the reading to the height (by hand: ln(60/0.03)/ln(2/0.03) = 1.81)', () => {
+    expect(answered(explain(jayWith({}))).windGrowthRatio).toBeCloseTo(1.81, 2);
+    expect(answered(explain(jayWith({ conditions: { wind: calm } }))).windGrowthRatio).toBe(1);
+  });
+
+  test('what cannot be flown is refused here too', () => {
+    expect(explain(jayWith({ battery: { startCharge: 0.2 } })).ok).toBe(false);
+  });
+});
+
+describe('cautions', () => {
+  const codes = (change: Change) => answered(estimate(jayWith(change))).cautions.map(({ code }) => code);
+  const near = { flight: { farthestM: 20 }, conditions: { wind: calm } };
+
+  test('a mild day close by has none', () => {
+    expect(codes(near)).toEqual([]);
+  });
+
+  test.each<[string, Change]>([
+    ['cold-pack', { ...near, battery: { startTemperatureC: 8 } }],
+    ['frozen-pack', { ...near, battery: { startTemperatureC: -4 } }],
+    ['not-full', { ...near, battery: { startCharge: 0.7 } }],
+    ['worn', { ...near, battery: { health: 0.8 } }],
+    ['frost', { ...near, conditions: { wind: calm, airTemperatureC: -3 } }],
+    ['above-ceiling', { ...near, flight: { farthestM: 20, heightM: 150 } }],
+    ['ground-effect', { ...near, flight: { farthestM: 0, heightM: 0.1 } }],
+    ['test-only', { ...near, policy: { kind: 'empty' } }],
+    ['hover-time-odd', { ...near, aircraft: { advertisedHoverTimeS: 2400 } }],
+    ['slow-way-home', {}],
+    ['own-return-late', {}],
+    [
+      'gust-over-return-speed',
+      { conditions: { wind: { speedMps: 3, gustMps: 8, fromDeg: 60, readingHeightM: 2 } } },
+    ],
+  ])('%s where it is due', (code, change) => {
+    expect(codes(change)).toContain(code);
+  });
+
+  test('a pack that stood names the days and what is left', () => {
+    const outcome = answered(estimate(jayWith({ ...near, battery: { startCharge: 1, daysSinceCharge: 4 } })));
+    expect(outcome.cautions.find(({ code }) => code === 'not-full')?.message).toBe(
+      'Stood 4 days: about 69 % left',
+    );
+  });
+});

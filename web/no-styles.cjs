@@ -1,0 +1,2 @@
+// What a stylesheet is to a test: nothing.
+module.exports = {};

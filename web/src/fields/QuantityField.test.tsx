@@ -1,0 +1,91 @@
+/** @jest-environment jsdom */
+import { ranges } from '@acorn-tally/core';
+import { MantineProvider } from '@mantine/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { QuantityField } from './QuantityField';
+
+window.matchMedia ??= ((query: string) => ({
+  matches: false,
+  media: query,
+  addEventListener: () => undefined,
+  removeEventListener: () => undefined,
+})) as unknown as typeof window.matchMedia;
+window.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+} as unknown as typeof ResizeObserver;
+
+const told: (number | null)[] = [];
+beforeEach(() => told.splice(0));
+
+function Charge({ optional = false }: { readonly optional?: boolean }) {
+  const [value, setValue] = useState<number | null>(optional ? null : 0.9);
+  return (
+    <MantineProvider env="test">
+      <QuantityField
+        quantity={ranges.battery.startCharge}
+        value={value}
+        {...(optional ? { assumed: 0.5 } : {})}
+        slider={{ min: 0, max: 1 }}
+        onChange={(next: number | null) => {
+          told.push(next);
+          setValue(next);
+        }}
+      />
+    </MantineProvider>
+  );
+}
+const field = () => screen.getByRole('textbox', { name: 'Start charge' }) as HTMLInputElement;
+
+test('shows per cent, tells a fraction; the unit may be typed, and a comma is a point', async () => {
+  render(<Charge />);
+  expect(field().value).toBe('90');
+  await userEvent.clear(field());
+  await userEvent.type(field(), '62,5 %');
+  expect(told.at(-1)).toBeCloseTo(0.625, 12);
+});
+
+test('nonsense stays as typed with its message, and nothing is told; what is right again clears it', async () => {
+  render(<Charge />);
+  await userEvent.clear(field());
+  told.splice(0);
+  await userEvent.type(field(), '200');
+  expect(told).not.toContain(2);
+  expect(screen.getByRole('alert').textContent).toBe('Start charge must be from 0 to 100 %, not 200 %.');
+  fireEvent.blur(field());
+  expect(field().value).toBe('200');
+  await userEvent.clear(field());
+  await userEvent.type(field(), '80');
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect(told.at(-1)).toBe(0.8);
+});
+
+test('arrow keys step, ten at once with Shift, and stop at the end of the range', () => {
+  render(<Charge />);
+  fireEvent.keyDown(field(), { key: 'ArrowUp' });
+  expect(told.at(-1)).toBe(0.91);
+  fireEvent.keyDown(field(), { key: 'ArrowUp', shiftKey: true });
+  expect(told.at(-1)).toBe(1);
+  fireEvent.keyDown(field(), { key: 'ArrowDown', shiftKey: true });
+  expect(told.at(-1)).toBe(0.9);
+});
+
+test('an optional field may be emptied; what is assumed then shows in its place', async () => {
+  render(<Charge optional />);
+  expect(field().placeholder).toBe('50');
+  await userEvent.type(field(), '70');
+  await userEvent.clear(field());
+  expect(told.at(-1)).toBeNull();
+  expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('the slider is worked by keys too, and the number follows', () => {
+  render(<Charge />);
+  const slider = screen.getByRole('slider', { name: 'Start charge, slider' });
+  fireEvent.keyDown(slider, { key: 'ArrowLeft' });
+  expect(told.at(-1)).toBeCloseTo(0.89, 12);
+  expect(field().value).toBe('89');
+});

@@ -1,0 +1,52 @@
+import { estimate, explain, powerCurve, priors } from '@acorn-tally/core';
+import { fell, jay, jay1, jayRequest } from '../testing/jay';
+import { guesses } from './guesses';
+import { minuteLines, powerLines } from './powerChart';
+import { stepsOf } from './steps';
+
+function answered<T>(outcome: { ok: true; value: T } | { ok: false; refusal: { message: string } }): T {
+  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  return outcome.value;
+}
+
+test('every guess of the model is named, with a value, a spread and what would teach it', () => {
+  const rows = guesses();
+  expect(rows).toHaveLength(Object.keys(priors).length);
+  expect(new Set(rows.map(({ name }) => name)).size).toBe(rows.length);
+  for (const row of rows) {
+    expect(Object.values(row).join(' ')).not.toMatch(/NaN|undefined/);
+    expect(row.spread).toMatch(/^±/);
+    expect(row.better.length).toBeGreaterThan(5);
+  }
+  expect(rows.find(({ name }) => name.startsWith('wear'))?.value).toBe('6.67 %');
+});
+
+test('the steps tell the numbers of the estimate itself', () => {
+  const told = {
+    aircraft: jay,
+    battery: jay1,
+    conditions: fell,
+    estimate: answered(estimate(jayRequest)),
+    explained: answered(explain(jayRequest)),
+  };
+  const steps = stepsOf(told);
+  const says = (name: string) => steps.find((step) => step.name === name)?.says ?? '';
+  expect(says('Air')).toContain(`${told.estimate.air.densityKgm3.toFixed(2)} kg`);
+  expect(says('Wind')).toContain('2 m/s read at 10 m over farmland, low crops');
+  expect(says('Your flying')).toContain(`hover 100 % takes ${told.estimate.power.meanW.toFixed(1)} W`);
+  expect(says('The pack')).toContain('18.1 Wh');
+  expect(says('Held back')).toContain('touch down at 25 %');
+  for (const { says: text, rule, source } of steps)
+    expect([text, rule, source].join()).not.toMatch(/NaN|undefined/);
+});
+
+test('the charts mark the least of the power line and the most of the minutes', () => {
+  const curve = answered(powerCurve(jayRequest));
+  for (const air of ['box', 'today'] as const) {
+    const { line, longest } = powerLines(curve)[air];
+    expect(longest.y).toBe(Math.min(...line.map(({ y }) => y)));
+    expect(minuteLines(curve)[air].longest.y).toBe(
+      Math.max(...minuteLines(curve)[air].line.map(({ y }) => y)),
+    );
+  }
+});

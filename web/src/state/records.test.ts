@@ -1,0 +1,114 @@
+import { fell, jay, jay1 } from '../testing/jay';
+import { useRecords } from './records';
+
+interface Sent {
+  readonly method: string;
+  readonly path: string;
+  readonly body: { readonly version?: number; readonly label?: string } | null;
+}
+
+/** A server that keeps batteries and answers as ours does; it can be told to fail. */
+function pretendServer() {
+  const sent: Sent[] = [];
+  let version = 1;
+  let failing: { status: number; body: object } | 'gone' | null = null;
+  globalThis.fetch = (async (path: string, { method, body }: { method: string; body: string | null }) => {
+    const content = body ? JSON.parse(body) : null;
+    sent.push({ method, path, body: content });
+    if (failing === 'gone') throw new TypeError('no connection');
+    if (failing) return new Response(JSON.stringify(failing.body), { status: failing.status });
+    if (method === 'DELETE') return new Response(null, { status: 204 });
+    if (method === 'PUT') version += 1;
+    return new Response(JSON.stringify({ ...jay1, ...content, id: content ? jay1.id : 'new', version }));
+  }) as unknown as typeof fetch;
+  return { sent, fail: (how: typeof failing) => (failing = how) };
+}
+
+const label = () => useRecords.getState().batteries[0]?.label;
+const rename = (to: string) => useRecords.getState().edit('batteries', jay1.id, { label: to }, 'label');
+const soon = () => jest.advanceTimersByTimeAsync(400);
+
+let server: ReturnType<typeof pretendServer>;
+beforeEach(() => {
+  jest.useFakeTimers();
+  server = pretendServer();
+  useRecords.setState({
+    aircraft: [jay],
+    batteries: [jay1],
+    conditions: [fell],
+    loading: 'ready',
+    saving: 'saved',
+    trouble: null,
+    undoSteps: [],
+  });
+});
+afterEach(() => jest.useRealTimers());
+
+test('what is typed stands at once and is sent a moment later, once, with the version it was read with', async () => {
+  rename('J');
+  rename('Ja');
+  rename('Jay one');
+  expect(label()).toBe('Jay one');
+  expect(server.sent).toEqual([]);
+  await soon();
+  expect(server.sent).toEqual([
+    {
+      method: 'PUT',
+      path: '/api/v1/batteries/jay-1',
+      body: expect.objectContaining({ label: 'Jay one', version: 1 }),
+    },
+  ]);
+  expect(useRecords.getState().saving).toBe('saved');
+  expect(useRecords.getState().batteries[0]?.version).toBe(2);
+});
+
+test('typing in one field is one step to undo; undo is saved as well', async () => {
+  rename('Jay o');
+  rename('Jay one');
+  await soon();
+  expect(useRecords.getState().undoSteps).toHaveLength(1);
+  await useRecords.getState().undo();
+  expect(label()).toBe('Jay 1');
+  await soon();
+  expect(server.sent.map(({ body }) => body?.label)).toEqual(['Jay one', 'Jay 1']);
+  await useRecords.getState().undo();
+  expect(label()).toBe('Jay 1');
+});
+
+test('with the server gone nothing typed is lost, and trying again saves it', async () => {
+  server.fail('gone');
+  rename('Jay one');
+  await soon();
+  expect(useRecords.getState()).toMatchObject({
+    saving: 'failed',
+    trouble: expect.stringContaining('does not answer'),
+  });
+  expect(label()).toBe('Jay one');
+  server.fail(null);
+  await useRecords.getState().retry();
+  expect(useRecords.getState()).toMatchObject({ saving: 'saved', trouble: null });
+});
+
+test('a record changed elsewhere is not written over unasked: trying again takes its version, knowingly', async () => {
+  server.fail({
+    status: 409,
+    body: { detail: 'Changed elsewhere.', current: { ...jay1, label: 'X', version: 7 } },
+  });
+  rename('Jay one');
+  await soon();
+  expect(useRecords.getState()).toMatchObject({ saving: 'failed', trouble: 'Changed elsewhere.' });
+  server.fail(null);
+  await useRecords.getState().retry();
+  expect(server.sent.at(-1)?.body).toMatchObject({ label: 'Jay one', version: 7 });
+});
+
+test('what is removed is gone from the list and comes back with undo', async () => {
+  await useRecords.getState().remove('batteries', jay1.id, 'removing Jay 1');
+  expect(useRecords.getState().batteries).toEqual([]);
+  await useRecords.getState().undo();
+  expect(server.sent.map(({ method, path }) => `${method} ${path}`)).toEqual([
+    'DELETE /api/v1/batteries/jay-1',
+    'POST /api/v1/batteries/jay-1/restore',
+  ]);
+  expect(useRecords.getState().batteries).toHaveLength(1);
+});
