@@ -13,6 +13,7 @@ import { chargeAxes } from './axes';
 import { bandDatasets, bandLabel } from './bandDatasets';
 import { type ChargeLines, chargeLines, type Mark } from './chargeChart';
 import { hatching, token } from './setup';
+import { useLater } from './useLater';
 
 interface Props {
   readonly estimate: Estimate;
@@ -23,7 +24,8 @@ interface Props {
 }
 
 /** Charge against time: what is flown, the way home, what is held back, and what happens if it is flown on. */
-export const ChargeChart = memo(function ChargeChart({ estimate, band, policy, forcedLandingCharge }: Props) {
+export const ChargeChart = memo(function ChargeChart(props: Props) {
+  const { estimate, band, policy, forcedLandingCharge } = useLater(props);
   const lines = useMemo(() => chargeLines(estimate), [estimate]);
   const heldPercent = chargeAtTouchdown(policy, forcedLandingCharge) * 100;
   const options = useMemo(() => optionsFor(lines, heldPercent), [lines, heldPercent]);
