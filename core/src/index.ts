@@ -19,6 +19,7 @@ export * from './estimate/request';
 export * from './estimate/sensitivity';
 export * from './flight/flightLegs';
 export * from './flight/styles';
+export * from './formats/metar';
 export * from './records/records';
 export * from './reserve/policy';
 export * from './reserve/returnHome';

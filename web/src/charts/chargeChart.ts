@@ -22,6 +22,9 @@ export interface Mark extends Point {
   readonly kind: 'turn-back' | 'touch-down' | 'forced-landing' | 'empty';
 }
 
+/** The words beside touch down take this share of the chart’s width; it is left free on their right. */
+const wordsShare = 0.36;
+
 const percent = (charge: number) => charge * 100;
 const minutes = (seconds: number) => seconds / 60;
 
@@ -49,7 +52,7 @@ export function chargeLines(estimate: Estimate): ChargeLines {
         .filter((event) => event.kind === kind)
         .map((event) => ({ kind, x: minutes(event.timeS), y: percent(event.charge) })),
     ),
-    lastMinute: Math.max(last.x, down.x),
+    lastMinute: Math.max(last.x, down.x / (1 - wordsShare)),
     lowestPercent: Math.floor(last.y / 10) * 10,
   };
 }

@@ -14,6 +14,7 @@ import { useChosen } from '../state/chosen';
 import { useConditions } from '../state/current';
 import { useRecords } from '../state/records';
 import { airAt } from './air';
+import { MetarPaste } from './MetarPaste';
 
 /** Place, hour and weather, by hand; everything on the page follows at once. */
 export function ConditionsDrawer() {
@@ -52,6 +53,10 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
         value={dayjs(conditions.at).format('YYYY-MM-DDTHH:mm')}
         problem={(text) => (dayjs(text).isValid() ? null : 'Day and hour are empty.')}
         onChange={(at) => edit('conditions', conditions.id, { at: dayjs(at).format() }, 'day and hour')}
+      />
+      <MetarPaste
+        weather={weather}
+        onUse={(reported) => edit('conditions', conditions.id, { weather: reported }, 'the report')}
       />
       <h3 className="panel-part">Air</h3>
       <QuantityField
