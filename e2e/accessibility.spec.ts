@@ -23,13 +23,24 @@ const openings: readonly Opening[] = [
   { name: 'a shot', path: '/swap-plan', open: (page) => page.locator('.shot-open').first().click() },
 ];
 
-for (const { name, path, open } of openings) {
-  test(`no accessibility violation in ${name} (axe), and nothing wider than the screen`, async ({
+/** Every opening on paper; the views and a drawer in the other looks, which change colours only. */
+const seen = [
+  ...openings.map((opening) => ({ ...opening, look: 'paper' })),
+  ...['dusk', 'sunlight'].flatMap((look) =>
+    openings
+      .filter(({ name }) => ['minutes', 'recording a test', 'method', 'swap plan'].includes(name))
+      .map((opening) => ({ ...opening, look })),
+  ),
+];
+
+for (const { name, path, open, look } of seen) {
+  test(`no accessibility violation in ${name} on ${look} (axe), and nothing wider than the screen`, async ({
     app,
     page,
   }) => {
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.goto(`${app.url}${path}`);
+    await page.getByRole('combobox', { name: 'Look' }).selectOption(look);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await expect(page.getByText('reckoning …')).toHaveCount(0);
     await open?.(page);
@@ -42,3 +53,22 @@ for (const { name, path, open } of openings) {
     expect(widths[0]).toBeLessThanOrEqual(widths[1] as number);
   });
 }
+
+test('the look is kept, and the charts take its colours', async ({ app, page }) => {
+  await page.goto(app.url);
+  const chart = page.locator('.chart canvas').first();
+  await expect(chart).toBeVisible();
+  const onPaper = await chart.evaluate((canvas: HTMLCanvasElement) => canvas.toDataURL());
+  await page.getByRole('combobox', { name: 'Look' }).selectOption('dusk');
+  await expect
+    .poll(() =>
+      page
+        .locator('.chart canvas')
+        .first()
+        .evaluate((canvas: HTMLCanvasElement) => canvas.toDataURL()),
+    )
+    .not.toBe(onPaper);
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-look', 'dusk');
+  await expect(page.getByRole('combobox', { name: 'Look' })).toHaveValue('dusk');
+});

@@ -5,6 +5,7 @@ export * from './air/roughness';
 export * from './aircraft/aircraft';
 export * from './aircraft/airframe';
 export * from './battery/battery';
+export { takeoffCharge } from './battery/standing';
 export * from './estimate/band';
 export * from './estimate/cautions';
 export * from './estimate/drawnFlights';

@@ -52,7 +52,7 @@ function kneeCharge(daysToStorage: number): number {
 }
 
 /** The gauge at take-off: as entered, less what it lost standing since the charge. */
-export function takeoffCharge(battery: Battery, standingLossRatio: number): number {
+export function takeoffCharge(battery: Battery, standingLossRatio = 1): number {
   const days = battery.daysSinceCharge ?? 0;
   if (days === 0) return battery.startCharge;
   const daysToStorage = battery.daysToStorage ?? usualDaysToStorage;

@@ -2,6 +2,7 @@ import { MantineProvider } from '@mantine/core';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { MethodView } from '../method/MethodView';
 import { MinutesView } from '../minutes/MinutesView';
+import { useChosen } from '../state/chosen';
 import { SwapPlanView } from '../swapPlan/SwapPlanView';
 import { TestFlightsView } from '../testFlights/TestFlightsView';
 import { Shell } from './Shell';
@@ -22,8 +23,9 @@ const router = createBrowserRouter([
 ]);
 
 export function App() {
+  const look = useChosen((state) => state.look);
   return (
-    <MantineProvider theme={theme}>
+    <MantineProvider theme={theme} forceColorScheme={look === 'dusk' ? 'dark' : 'light'}>
       <RouterProvider router={router} />
     </MantineProvider>
   );

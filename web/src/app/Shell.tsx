@@ -8,6 +8,7 @@ import { useRecords } from '../state/records';
 import { Footer } from './Footer';
 import { KeysHelp } from './KeysHelp';
 import { useKeys } from './keys';
+import { LookChoice } from './LookChoice';
 import { useLoading } from './useLoading';
 import { views } from './views';
 
@@ -18,6 +19,7 @@ export function Shell() {
   const undo = useRecords((state) => state.undo);
   const [help, setHelp] = useState(false);
   const loading = useLoading();
+  const look = useChosen((state) => state.look);
   const actions = useMemo(
     () => ({
       ...Object.fromEntries(views.map(({ key, path }) => [key, () => void navigate(path)])),
@@ -41,7 +43,8 @@ export function Shell() {
             </NavLink>
           ))}
         </nav>
-        <NavLink to="/method" className="tab tab-right">
+        <LookChoice />
+        <NavLink to="/method" className="tab">
           Method
         </NavLink>
         <button type="button" className="tab" onClick={() => setHelp(true)}>
@@ -49,7 +52,8 @@ export function Shell() {
         </button>
       </header>
       {loading === 'ready' && <Ribbon />}
-      {loading === 'ready' ? <Outlet /> : <Waiting loading={loading} />}
+      {/* Charts take their colours when they are made, so another look makes them anew. */}
+      {loading === 'ready' ? <Outlet key={look} /> : <Waiting loading={loading} />}
       <Footer />
       {loading === 'ready' && <ConditionsDrawer />}
       <KeysHelp opened={help} onClose={() => setHelp(false)} />

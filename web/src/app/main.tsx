@@ -7,7 +7,9 @@ import '../charts/setup';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './App';
+import { followLook } from './LookChoice';
 
+followLook();
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root.');
 

@@ -1,4 +1,4 @@
-import { createTheme, type MantineColorsTuple } from '@mantine/core';
+import { Button, createTheme, type MantineColorsTuple } from '@mantine/core';
 
 const home: MantineColorsTuple = [
   '#eef5fa',
@@ -24,4 +24,15 @@ export const theme = createTheme({
   black: '#1b2420',
   cursorType: 'pointer',
   respectReducedMotion: true,
+  components: {
+    Button: Button.extend({
+      vars: () => ({
+        root: {
+          '--button-bg': 'var(--ink)',
+          '--button-hover': 'var(--ink-soft)',
+          '--button-color': 'var(--paper)',
+        },
+      }),
+    }),
+  },
 });

@@ -135,7 +135,7 @@ function markAnnotations(lines: ChargeLines): Record<string, AnnotationOptions> 
         content: wordsFor(mark),
         textAlign: position === 'end' ? 'right' : 'left',
         color: colour,
-        backgroundColor: `${token('paper')}d9`,
+        backgroundColor: token('veil'),
         padding: 2,
         font: { size: 12, weight: 'bold' },
       };

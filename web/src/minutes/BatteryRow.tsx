@@ -6,6 +6,7 @@ import {
   minutesAndSeconds,
   nameProblem,
   ranges,
+  takeoffCharge,
 } from '@acorn-tally/core';
 import { IconAlertTriangle, IconTrash } from '@tabler/icons-react';
 import { Tally } from '../charts/Tally';
@@ -33,7 +34,7 @@ export function BatteryRow({ row, band, fresh, boxS, chosen, onChoose }: Props) 
       <button type="button" className="row-line" aria-pressed={chosen} onClick={onChoose}>
         <span className="row-name">
           <b>{battery.label}</b>
-          <small>{stateInWords(battery, outcome.ok ? outcome.value.takeoffCharge : null)}</small>
+          <small>{stateInWords(battery)}</small>
         </span>
         {outcome.ok ? (
           <>
@@ -76,8 +77,8 @@ function BandWords({ band, fresh }: { readonly band: Band | undefined; readonly 
   );
 }
 
-function stateInWords({ pack }: BatteryRecord, takeoffCharge: number | null): string {
-  const parts = [`${Math.round((takeoffCharge ?? pack.startCharge) * 100)} %`];
+function stateInWords({ pack }: BatteryRecord): string {
+  const parts = [`${Math.round(takeoffCharge(pack) * 100)} %`];
   if (pack.startTemperatureC != null) parts.push(`${pack.startTemperatureC} °C`);
   parts.push(`${pack.cycles ?? 0} cycles`);
   return parts.join(' · ');

@@ -1,6 +1,9 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
+export const looks = ['paper', 'dusk', 'sunlight'] as const;
+export type Look = (typeof looks)[number];
+
 /** What the pilot last looked at, kept in this browser. Everything else is kept on the server. */
 interface Chosen {
   readonly aircraftId: string | null;
@@ -8,6 +11,7 @@ interface Chosen {
   readonly testFlightId: string | null;
   readonly shootId: string | null;
   readonly conditionsOpen: boolean;
+  readonly look: Look;
   choose(change: Partial<Omit<Chosen, 'choose'>>): void;
 }
 
@@ -19,15 +23,17 @@ export const useChosen = create<Chosen>()(
       testFlightId: null,
       shootId: null,
       conditionsOpen: false,
+      look: 'paper',
       choose: (change) => set(change),
     }),
     {
       name: 'acorn-tally-chosen',
-      partialize: ({ aircraftId, batteryId, testFlightId, shootId }) => ({
+      partialize: ({ aircraftId, batteryId, testFlightId, shootId, look }) => ({
         aircraftId,
         batteryId,
         testFlightId,
         shootId,
+        look,
       }),
     },
   ),

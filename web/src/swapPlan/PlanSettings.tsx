@@ -5,6 +5,7 @@ import {
   ranges,
   type ShootRecord,
   shootRanges,
+  takeoffCharge,
   usualReserveCharge,
 } from '@acorn-tally/core';
 import dayjs from 'dayjs';
@@ -76,7 +77,7 @@ export function PlanSettings({ shoot, batteries }: Props) {
         {batteries.map(({ id, label, pack }) => (
           <label key={id}>
             <input type="checkbox" checked={shoot.batteryIds.includes(id)} onChange={() => toggle(id)} />{' '}
-            {label} <small>{Math.round(pack.startCharge * 100)} %</small>
+            {label} <small>{Math.round(takeoffCharge(pack) * 100)} %</small>
           </label>
         ))}
       </fieldset>

@@ -217,7 +217,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
           {trouble} Nothing you typed is lost.
         </p>
       )}
-      <Button type="submit" fullWidth color="dark" loading={busy}>
+      <Button type="submit" fullWidth loading={busy}>
         Keep this test
       </Button>
     </form>

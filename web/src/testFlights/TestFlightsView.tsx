@@ -35,7 +35,7 @@ export function TestFlightsView() {
             />
           ))}
         </ul>
-        <Button fullWidth color="dark" onClick={open} disabled={!aircraft}>
+        <Button fullWidth onClick={open} disabled={!aircraft}>
           Record a test T
         </Button>
       </aside>
