@@ -72,3 +72,18 @@ test('keys alone: the sliders step, and what cannot be flown says so in rows and
   await page.getByRole('link', { name: 'Method' }).press('Enter');
   await expect(page.getByRole('alert')).toContainText('drifts back');
 });
+
+test('where too many flights would not come home, nothing is planned and it is said in the row and above', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  await page.keyboard.press('c');
+  await page.getByLabel('Wind', { exact: true }).fill('3.9');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.row-chosen .row-minutes')).toContainText(/do not plan it: \d\d in 100 fail/);
+  await expect(page.locator('.flight-cautions')).toContainText(
+    /\d\d in 100 of these flights would not come home/,
+  );
+  await expect(page.locator('.headline')).toContainText('0 min to plan on');
+});

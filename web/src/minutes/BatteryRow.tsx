@@ -70,11 +70,20 @@ function BandWords({ band, fresh }: { readonly band: Band | undefined; readonly 
       <small className="row-range">
         {minutesAndSeconds(p10)}–{minutesAndSeconds(p90)}
       </small>
-      <small>
-        plan {minutesAndSeconds(planned)}, back at {Math.ceil(band.turnBackCharge.planned * 100)} %
-      </small>
+      {planned > 0 ? (
+        <small>
+          plan {minutesAndSeconds(planned)}, back at {Math.ceil(band.turnBackCharge.planned * 100)} %
+        </small>
+      ) : (
+        <small className="row-unsafe">do not plan it: {inHundred(band.chanceImpossible)} fail</small>
+      )}
     </span>
   );
+}
+
+/** "36 in 100", of flights that cannot be flown or do not come home with what is held back. */
+export function inHundred(chance: number): string {
+  return `${Math.round(chance * 100)} in 100`;
 }
 
 function stateInWords({ pack }: BatteryRecord): string {

@@ -16,7 +16,7 @@ import { TallyLegend } from '../charts/Tally';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
 import { AddAircraftButton, AddBatteryButton } from './AddToKit';
-import { BatteryRow, messages } from './BatteryRow';
+import { BatteryRow, inHundred, messages } from './BatteryRow';
 import { FlightPanel } from './FlightPanel';
 import { Ledger } from './Ledger';
 import { Trust } from './Trust';
@@ -114,7 +114,7 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
           <TallyLegend />
         </div>
       </div>
-      <FlightCautions outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome} />
+      <FlightCautions outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome} band={band} />
       <ul className="rows" aria-label="Batteries">
         {estimates.map((row) => (
           <BatteryRow
@@ -167,8 +167,20 @@ function plannedS(bands: Bands | null, batteries: readonly BatteryRecord[]): num
   return batteries.reduce((sum, { id }) => sum + (bands?.get(id)?.usableS.planned ?? 0), 0);
 }
 
-function FlightCautions({ outcome }: { readonly outcome: Outcome<Estimate> | undefined }) {
-  const found = outcome?.ok ? messages(outcome.value, 'flight') : [];
+interface CautionsProps {
+  readonly outcome: Outcome<Estimate> | undefined;
+  readonly band: Band | undefined;
+}
+
+function FlightCautions({ outcome, band }: CautionsProps) {
+  const found = [
+    ...(band && band.usableS.planned === 0
+      ? [
+          `${inHundred(band.chanceImpossible)} of these flights would not come home: fly nearer, lower or downwind, or know the wind better`,
+        ]
+      : []),
+    ...(outcome?.ok ? messages(outcome.value, 'flight') : []),
+  ];
   if (found.length === 0) return null;
   return (
     <p className="flight-cautions danger">

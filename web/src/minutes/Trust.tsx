@@ -1,4 +1,5 @@
 import { type Band, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
+import { inHundred } from './BatteryRow';
 
 interface Props {
   readonly label: string;
@@ -26,7 +27,7 @@ export function Trust({ label, band }: Props) {
         {band.chanceImpossible >= 0.01 && (
           <div>
             <dt className="danger">Does not come home in</dt>
-            <dd>{Math.round(band.chanceImpossible * 100)} in 100</dd>
+            <dd>{inHundred(band.chanceImpossible)}</dd>
           </div>
         )}
       </dl>
