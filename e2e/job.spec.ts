@@ -55,6 +55,7 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByLabel('Distance out').fill('20');
     await page.getByLabel('Height', { exact: true }).fill('20');
     await expect(page.getByRole('table')).toContainText('Snow on the fell');
+    await expect(page.getByRole('row', { name: /^Jay 1/ })).toContainText(/in \d+$|hardly ever$/);
     await saved(page);
   });
 

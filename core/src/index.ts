@@ -25,6 +25,7 @@ export * from './records/records';
 export * from './reserve/policy';
 export * from './reserve/returnHome';
 export * from './statistics/quantile';
+export * from './swapPlan/chanceEarly';
 export * from './swapPlan/flyShots';
 export * from './swapPlan/planner';
 export * from './swapPlan/shot';

@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { drawCoefficients } from '../estimate/draws';
+import { chancesEarly } from './chanceEarly';
 import type { PlanRequest } from './planner';
 import { planSwaps } from './planner';
 import type { Shot } from './shot';
@@ -129,4 +131,42 @@ test('the local plane: 300 m east of a point 400 m north is 500 m from home (3-4
   const far = { distanceM: 500, bearingDeg: (Math.atan2(300, 400) * 180) / Math.PI, heightM: 0 };
   expect(track(north, far)).toEqual({ distanceM: expect.closeTo(300, 9), trackDeg: expect.closeTo(90, 9) });
   expect(track(home, far).distanceM).toBeCloseTo(500, 9);
+});
+
+describe('the chance that a flight must turn back before its last shot ends', () => {
+  const draws = drawCoefficients(256, 1);
+  const chanceOf = (minutes: number, more: Partial<PlanRequest> = {}) => {
+    const planRequest = { ...request, ...more, shots: [shot('one', minutes)] };
+    const outcome = planSwaps(planRequest);
+    if (!outcome.ok || outcome.value.flights.length === 0) throw new Error('The shot should be planned.');
+    return chancesEarly(planRequest, outcome.value, draws)[0] ?? Number.NaN;
+  };
+
+  test('a short shot hardly ever fails, one planned to the brim about every other time, and longer never less often', () => {
+    const chances = [5, 12, 16, 19].map((minutes) => chanceOf(minutes));
+    expect(chances[0]).toBeLessThan(0.02);
+    expect(chances).toEqual([...chances].sort((a, b) => a - b));
+    const spareS = planSwaps({ ...request, shots: [shot('one', 19)] });
+    const left = spareS.ok ? (spareS.value.flights[0]?.spareS ?? 0) : 0;
+    const brim = chanceOf(19 + left / 60 - 0.01);
+    expect(brim).toBeGreaterThan(0.35);
+    expect(brim).toBeLessThan(0.75);
+  });
+
+  test('a return speed that is known makes it surer', () => {
+    const wind = { speedMps: 3, gustMps: 4, fromDeg: 240, readingHeightM: 2 };
+    const conditions = { ...request.conditions, wind };
+    const far = { ...shot('one', 12), distanceM: 300 };
+    const chance = (returnSpeedMps: number | null) => {
+      const planRequest = {
+        ...request,
+        conditions,
+        aircraft: { ...request.aircraft, returnSpeedMps },
+        shots: [far],
+      };
+      const outcome = planSwaps(planRequest);
+      return outcome.ok ? (chancesEarly(planRequest, outcome.value, draws)[0] ?? 1) : 1;
+    };
+    expect(chance(8)).toBeLessThan(chance(null));
+  });
 });

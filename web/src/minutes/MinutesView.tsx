@@ -15,12 +15,13 @@ import { ChargeChart } from '../charts/ChargeChart';
 import { TallyLegend } from '../charts/Tally';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
+import type { Reckoned } from '../workers/useReckoned';
 import { AddAircraftButton, AddBatteryButton } from './AddToKit';
 import { BatteryRow, inHundred, messages } from './BatteryRow';
 import { FlightPanel } from './FlightPanel';
 import { Ledger } from './Ledger';
 import { Trust } from './Trust';
-import { type Bands, type Reckoned, useBands, useLedger } from './useBands';
+import { type Bands, useBands, useLedger } from './useBands';
 import { requestFor, useEstimates } from './useEstimates';
 import './minutes.css';
 

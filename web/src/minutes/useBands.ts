@@ -6,17 +6,10 @@ import {
   type EstimateRequest,
   type LedgerLine,
 } from '@acorn-tally/core';
-import { useEffect, useMemo, useState } from 'react';
-import { Dropped } from '../workers/pool';
+import { useMemo } from 'react';
 import { reckoners } from '../workers/reckoners';
+import { type Reckoned, useReckoned } from '../workers/useReckoned';
 import { requestFor } from './useEstimates';
-
-/** What workers answered last, and whether it belongs to what is on the screen now. */
-export interface Reckoned<T> {
-  readonly value: T | null;
-  readonly fresh: boolean;
-  readonly trouble: string | null;
-}
 
 export type Bands = ReadonlyMap<string, Band>;
 
@@ -52,24 +45,6 @@ export function useLedger(request: EstimateRequest | null): Reckoned<readonly Le
     [request],
   );
   return useReckoned(ask);
-}
-
-/** Asks again whenever the question changes; the last answer stays, marked as no longer fresh, until the next is in. */
-function useReckoned<T>(ask: (wanted: AbortSignal) => Promise<T | null>): Reckoned<T> {
-  const [answer, setAnswer] = useState<{ ask: typeof ask; value: T | null; trouble: string | null } | null>(
-    null,
-  );
-  useEffect(() => {
-    const wanted = new AbortController();
-    ask(wanted.signal).then(
-      (value) => setAnswer({ ask, value, trouble: null }),
-      (error: Error) => {
-        if (!(error instanceof Dropped)) setAnswer({ ask, value: null, trouble: error.message });
-      },
-    );
-    return () => wanted.abort();
-  }, [ask]);
-  return { value: answer?.value ?? null, fresh: answer?.ask === ask, trouble: answer?.trouble ?? null };
 }
 
 /** Batteries in as many groups as there are workers: those of one group share most of the work. */

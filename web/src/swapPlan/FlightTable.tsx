@@ -1,15 +1,21 @@
 import { minutesAndSeconds, type Shot, type SwapPlan } from '@acorn-tally/core';
+import { IconAlertTriangle } from '@tabler/icons-react';
 import dayjs from 'dayjs';
+import { chanceInWords } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
+  /** By flight; null while it is being reckoned. */
+  readonly chances: readonly number[] | null;
   readonly startsAt: string;
+  /** The share of flights the pilot wants to end as planned. */
+  readonly confidence: number;
   readonly labelOf: (batteryId: string) => string;
   readonly shotOf: (shotId: string) => Shot | undefined;
 }
 
 /** The plan to read from in the field: each flight's times, and what is left over. */
-export function FlightTable({ plan, startsAt, labelOf, shotOf }: Props) {
+export function FlightTable({ plan, chances, startsAt, confidence, labelOf, shotOf }: Props) {
   const clock = (seconds: number) => dayjs(startsAt).add(seconds, 'second').format('HH:mm:ss');
   return (
     <table className="figures plan-table">
@@ -23,6 +29,7 @@ export function FlightTable({ plan, startsAt, labelOf, shotOf }: Props) {
           <th scope="col">with</th>
           <th scope="col">swapped by</th>
           <th scope="col">left over</th>
+          <th scope="col">turns back early</th>
         </tr>
       </thead>
       <tbody>
@@ -40,9 +47,27 @@ export function FlightTable({ plan, startsAt, labelOf, shotOf }: Props) {
             <td>{Math.round(flight.touchdownCharge * 100)} %</td>
             <td>{index < plan.flights.length - 1 ? clock(flight.swappedS) : '–'}</td>
             <td>{minutesAndSeconds(flight.spareS)} min</td>
+            <td>
+              <Early chance={chances?.[index] ?? null} tooOften={1 - confidence} />
+            </td>
           </tr>
         ))}
       </tbody>
     </table>
+  );
+}
+
+interface EarlyProps {
+  readonly chance: number | null;
+  readonly tooOften: number;
+}
+
+function Early({ chance, tooOften }: EarlyProps) {
+  if (chance === null) return '…';
+  if (chance <= tooOften) return chanceInWords(chance);
+  return (
+    <span className="danger">
+      <IconAlertTriangle size={13} aria-hidden /> {chanceInWords(chance)}
+    </span>
   );
 }

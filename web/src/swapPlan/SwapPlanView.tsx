@@ -3,6 +3,7 @@ import {
   type BatteryRecord,
   type ConditionsRecord,
   type ShootRecord,
+  usualConfidence,
   usualReserveCharge,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -90,7 +91,8 @@ interface MainProps extends DeskProps {
 }
 
 function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
-  const plan = usePlan(shoot, aircraft, batteries, conditions);
+  const { plan, chancesEarly } = usePlan(shoot, aircraft, batteries, conditions);
+  const chances = chancesEarly.fresh ? chancesEarly.value : null;
   const labelOf = (id: string) => batteries.find((battery) => battery.id === id)?.label ?? 'removed battery';
   const shotOf = (id: string) => shoot.shots.find((shot) => shot.id === id);
   const numberOf = (id: string) => shoot.shots.findIndex((shot) => shot.id === id) + 1;
@@ -114,10 +116,17 @@ function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
                 shotOf={shotOf}
                 numberOf={numberOf}
               />
-              <FlightTable plan={plan.value} startsAt={shoot.startsAt} labelOf={labelOf} shotOf={shotOf} />
+              <FlightTable
+                plan={plan.value}
+                chances={chances}
+                startsAt={shoot.startsAt}
+                confidence={shoot.policy.confidence ?? usualConfidence}
+                labelOf={labelOf}
+                shotOf={shotOf}
+              />
             </>
           )}
-          <Tidings plan={plan.value} shoot={shoot} labelOf={labelOf} shotOf={shotOf} />
+          <Tidings plan={plan.value} chances={chances} shoot={shoot} labelOf={labelOf} shotOf={shotOf} />
         </>
       ) : (
         <p className="danger">

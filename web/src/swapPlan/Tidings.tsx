@@ -1,25 +1,28 @@
 import { minutesAndSeconds, type ShootRecord, type Shot, type SwapPlan } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import dayjs from 'dayjs';
+import { earlyInWords } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
+  readonly chances: readonly number[] | null;
   readonly shoot: ShootRecord;
   readonly labelOf: (batteryId: string) => string;
   readonly shotOf: (shotId: string) => Shot | undefined;
 }
 
 /** What to mind: the tightest flight, what stays in hand, and the shots that found no battery, each with the reason. */
-export function Tidings({ plan, shoot, labelOf, shotOf }: Props) {
+export function Tidings({ plan, chances, shoot, labelOf, shotOf }: Props) {
   const tightest = [...plan.flights].sort((a, b) => a.spareS - b.spareS)[0];
+  const chance = tightest && chances ? (chances[plan.flights.indexOf(tightest)] ?? null) : null;
   return (
     <div className="tidings">
       <section>
         <h2 className="section-title">Tightest flight</h2>
         {tightest ? (
           <p>
-            <b>{labelOf(tightest.batteryId)}</b> has {minutesAndSeconds(tightest.spareS)} min left over before
-            it must turn back. These are middle values, from the box only: keep some in hand.
+            <b>{labelOf(tightest.batteryId)}</b> has {minutesAndSeconds(tightest.spareS)} min left over.{' '}
+            {chance !== null && earlyInWords(chance)} Times are middle values, from the box only.
           </p>
         ) : (
           <p>Nothing is flown yet.</p>

@@ -1,5 +1,5 @@
 import type { PlannedFlight, SwapPlan } from '@acorn-tally/core';
-import { planHeadline } from './headline';
+import { chanceInWords, earlyInWords, planHeadline } from './headline';
 
 const flight = (batteryId: string): PlannedFlight => ({
   batteryId,
@@ -26,4 +26,18 @@ test('the headline states the answer', () => {
   );
   expect(planHeadline(plan([], ['x', 'y']), 2)).toBe('None of the shots can be flown');
   expect(planHeadline(plan([], []), 0)).toBe('No shots yet');
+});
+
+test('a chance is said as pilots say it', () => {
+  expect([0, 0.004, 0.02, 0.11, 0.5, 0.64, 1].map(chanceInWords)).toEqual([
+    'hardly ever',
+    'hardly ever',
+    '1 in 50',
+    '1 in 9',
+    '5 in 10',
+    '6 in 10',
+    'nearly always',
+  ]);
+  expect(earlyInWords(0.11)).toContain('Of such flights 1 in 9 must turn back before the last shot ends');
+  expect(earlyInWords(0)).toBe('Such a flight must hardly ever turn back before its last shot ends.');
 });

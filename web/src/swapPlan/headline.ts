@@ -32,3 +32,19 @@ export function planHeadline(plan: SwapPlan, shotCount: number): string {
       : `${counted(plan.unplaced.length, 'shot finds', 'shots find')} no battery; ${counted(shotCount - plan.unplaced.length, 'is', 'are')} flown in ${takeoffs}`;
   return sentence.charAt(0).toUpperCase() + sentence.slice(1);
 }
+
+/** A chance as pilots say it: "1 in 9", "2 in 3", "hardly ever". */
+export function chanceInWords(chance: number): string {
+  if (chance < 0.01) return 'hardly ever';
+  if (chance > 0.99) return 'nearly always';
+  if (chance <= 0.4) return `1 in ${Math.round(1 / chance)}`;
+  return `${Math.round(chance * 10)} in 10`;
+}
+
+/** The same as a sentence about one flight. */
+export function earlyInWords(chance: number): string {
+  const words = chanceInWords(chance);
+  return /^\d/.test(words)
+    ? `Of such flights ${words} must turn back before the last shot ends: move a shot if that is too often.`
+    : `Such a flight must ${words} turn back before its last shot ends.`;
+}

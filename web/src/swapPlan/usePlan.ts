@@ -3,11 +3,20 @@ import {
   type BatteryRecord,
   type ConditionsRecord,
   type Outcome,
+  type PlanRequest,
   planSwaps,
   type ShootRecord,
   type SwapPlan,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
+import { reckoners } from '../workers/reckoners';
+import { type Reckoned, useReckoned } from '../workers/useReckoned';
+
+export interface PlanAndRisk {
+  readonly plan: Outcome<SwapPlan>;
+  /** By flight: how likely it must turn back before its last shot ends. A moment after the plan. */
+  readonly chancesEarly: Reckoned<readonly number[]>;
+}
 
 /** The plan of a shoot, reckoned anew whenever anything it depends on changes. */
 export function usePlan(
@@ -15,10 +24,10 @@ export function usePlan(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
   conditions: ConditionsRecord,
-): Outcome<SwapPlan> {
-  return useMemo(() => {
+): PlanAndRisk {
+  const { request, plan } = useMemo(() => {
     const atHand = shoot.batteryIds.flatMap((id) => batteries.filter((battery) => battery.id === id));
-    return planSwaps({
+    const request: PlanRequest = {
       aircraft: aircraft.spec,
       batteries: atHand.map(({ id, label, pack }) => ({ ...pack, id, label })),
       shots: shoot.shots,
@@ -26,6 +35,13 @@ export function usePlan(
       policy: shoot.policy,
       swapTimeS: shoot.swapTimeS,
       returnHeightM: aircraft.flight.returnHeightM ?? null,
-    });
+    };
+    return { request, plan: planSwaps(request) };
   }, [shoot, aircraft, batteries, conditions]);
+  const ask = useMemo(
+    () => async (wanted: AbortSignal) =>
+      plan.ok ? reckoners.do((worker) => worker.chancesEarly(request, plan.value), wanted) : null,
+    [request, plan],
+  );
+  return { plan, chancesEarly: useReckoned(ask) };
 }

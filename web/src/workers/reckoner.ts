@@ -1,12 +1,15 @@
 import {
   type Band,
   bandOf,
+  chancesEarly,
   drawCoefficients,
   drawnFlights,
   type EstimateRequest,
   estimate,
   estimateWithLedger,
   type LedgerLine,
+  type PlanRequest,
+  type SwapPlan,
   usualDraws,
   usualSeed,
 } from '@acorn-tally/core';
@@ -23,6 +26,10 @@ const reckoner = {
       const confidence = request.policy.confidence ?? undefined;
       return middle.ok ? bandOf(middle.value, flights[i] ?? [], draws, confidence) : null;
     });
+  },
+
+  chancesEarly(request: PlanRequest, plan: SwapPlan): number[] {
+    return chancesEarly(request, plan, drawCoefficients(usualDraws, usualSeed));
   },
 
   ledger(request: EstimateRequest): readonly LedgerLine[] | null {
