@@ -22,7 +22,7 @@ export interface Band {
 
 /**
  * The band of a battery from its drawn flights. The middle value is the flight with every constant at its middle, not
- * the median of the draws (they differ by about a per cent), so that it can be shown before the draws are in; where
+ * the median of the draws (a strong wind parts them by a few per cent), so that it can be shown before the draws are in; where
  * the draws lie all to one side, the band is stretched to hold it.
  */
 export function bandOf(

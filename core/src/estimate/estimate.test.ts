@@ -18,6 +18,7 @@ function usableS(change: Change): number {
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const slack = 0.5;
+const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
 
 describe('true monotonicities', () => {
   test('more reserve never adds minutes (seed 1)', () => {
@@ -73,6 +74,25 @@ test('the ledger adds up to the second, for every policy and with another pack',
   }
 });
 
+test('a hover time that contradicts the flight time never adds minutes, and a hover then lasts no longer than it says', () => {
+  const hovering = {
+    flight: { farthestM: 0, mix: [{ style: 'hover' as const, share: 1 }] },
+    conditions: { wind: calm },
+  };
+  const without = usableS(hovering);
+  for (const advertisedHoverTimeS of [700, 900, 1200, 1900, 2400, 3600]) {
+    const change = { ...hovering, aircraft: { advertisedHoverTimeS } };
+    expect(usableS(change)).toBeLessThanOrEqual(without + slack);
+    expect(usableS({ ...change, policy: { kind: 'empty' } })).toBeLessThan(advertisedHoverTimeS);
+    const result = estimateWithLedger(changed(change));
+    if (!result.ok) throw new Error(result.refusal.message);
+    const sum = result.value.ledger.reduce((total, line) => total + line.seconds, 0);
+    expect(1860 + sum).toBe(Math.round(result.value.usableS.p50));
+    const heldBack = result.value.ledger.find(({ cause }) => cause === 'held-back')?.seconds ?? 0;
+    expect(heldBack).toBeGreaterThan(-0.35 * result.value.usableS.p50);
+  }
+});
+
 test('flown just as on the box, the box is what comes out', () => {
   const asOnTheBox = changed({
     battery: { startCharge: 1, cycles: 0, startTemperatureC: 25 },
@@ -87,8 +107,6 @@ test('flown just as on the box, the box is what comes out', () => {
   const result = estimate(asOnTheBox);
   expect(result.ok && result.value.usableS.p50).toBeCloseTo(1860, 0);
 });
-
-const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
 
 test('events come in order, and the charge ends below zero by what is hidden', () => {
   const result = estimate(request);

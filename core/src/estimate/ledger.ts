@@ -42,8 +42,13 @@ export function ledger(
   coefficients: Coefficients,
 ): LedgerLine[] {
   const causes = physicalCauses.filter((cause) => cause !== 'other-pack' || flownWithOtherPack(request));
-  const physical = shapleyValues(causes.length, enduranceWith(causes, request, reckoning, coefficients));
+  const enduranceS = enduranceWith(causes, request, reckoning, coefficients);
   const boxS = request.aircraft.advertisedFlightTimeS;
+  // A box whose two times contradict each other was solved for the thirstier: what that takes belongs to the style.
+  const contradictionS = enduranceS(0) - boxS;
+  const physical = shapleyValues(causes.length, enduranceS).map((seconds, i) =>
+    causes[i] === 'style' ? seconds + contradictionS : seconds,
+  );
   const { turnBack, touchdown } = reckoning.end;
   const untilEmptyS = boxS + physical.reduce((a, b) => a + b, 0);
   const untilReserveS = momentAtCharge(reckoning.curve, touchdown.charge).timeS;

@@ -32,7 +32,7 @@ export const boxPriors = {
 } as const satisfies Record<string, Assumed>;
 export type BoxCoefficients = AirframeCoefficients & PackCoefficients & ValuesOf<typeof boxPriors>;
 
-/** What the box taught: the powertrain, and what is odd about its hover time if that had to be set aside. */
+/** What the box taught: the powertrain, and what is odd about its two times if they contradict each other. */
 export interface SolvedBox {
   readonly powertrain: Powertrain;
   readonly hoverTimeFinding: string | null;
@@ -42,7 +42,8 @@ export interface SolvedBox {
  * Solves the box: a fresh full pack flown to empty at the advertised speed lasts the advertised time. The electrical
  * power that does this is found from the pack alone; the rotor scale follows from it. With a hover time as well, the
  * drag area is solved from the ratio of the two powers. Refuses a box that no pack or rotor could live up to, and names
- * the number that is odd; a hover time that contradicts the flight time is set aside, which errs on the short side.
+ * the number that is odd; where hover time and flight time contradict each other, the thirstier of the two is believed, so
+ * that the answer errs on the short side whichever is wrong.
  */
 export function solveBox(
   aircraft: Aircraft,
@@ -56,15 +57,19 @@ export function solveBox(
   const guessed = airframeOf(aircraft, coefficients);
   const fitted = withHoverTime(aircraft, guessed, cruiseW, powerFor);
   const airframe = typeof fitted === 'string' ? guessed : fitted;
-  const scale = scaleFor(airframe, aircraft.advertisedSpeedMps, cruiseW);
+  const cruiseScale = scaleFor(airframe, aircraft.advertisedSpeedMps, cruiseW);
   const lastsS = (bound: number) =>
     enduranceS(pack, electricalPowerW({ airframe, scale: bound }, boxFlow(aircraft.advertisedSpeedMps)));
-  if (!(scale >= scaleBounds.least)) return tooGood(aircraft, battery, lastsS(scaleBounds.least));
-  if (!(scale <= scaleBounds.most)) return tooPoor(aircraft, battery, lastsS(scaleBounds.most));
-  return success({
-    powertrain: { airframe, scale },
-    hoverTimeFinding: typeof fitted === 'string' ? fitted : null,
-  });
+  if (!(cruiseScale >= scaleBounds.least)) return tooGood(aircraft, battery, lastsS(scaleBounds.least));
+  if (!(cruiseScale <= scaleBounds.most)) return tooPoor(aircraft, battery, lastsS(scaleBounds.most));
+  if (typeof fitted !== 'string') {
+    return success({ powertrain: { airframe, scale: cruiseScale }, hoverTimeFinding: null });
+  }
+  const hoverW = powerFor(aircraft.advertisedHoverTimeS as number);
+  const hoverScale = hoverW === null ? Number.POSITIVE_INFINITY : scaleFor(airframe, 0, hoverW);
+  if (!(hoverScale <= scaleBounds.most)) return impossibleHover(aircraft);
+  const scale = Math.max(cruiseScale, hoverScale);
+  return success({ powertrain: { airframe, scale }, hoverTimeFinding: fitted });
 }
 
 /** The pack the box was measured with: the same type, new, full and at the box's temperature. */
@@ -127,9 +132,9 @@ function withHoverTime(
   } = aircraft;
   if (hoverS == null) return guessed;
   const times = `the hover time on the box (${minutesAndSeconds(hoverS)}) and its flight time (${minutesAndSeconds(flightS)} at ${speedMps} m/s)`;
-  if (speedMps === 0) return `${times}: both are hovers, so the hover time is set aside`;
+  if (speedMps === 0) return `${times}: both are hovers; the shorter one is believed`;
   if (hoverS > flightS)
-    return `${times}: nothing hovers longer than it cruises at its best, so one of them is wrong; the hover time is set aside`;
+    return `${times}: nothing hovers longer than it cruises at its best, so one of them is wrong; the thirstier is believed`;
   const hoverW = powerFor(hoverS);
   const draggy = (ratio: number): Airframe => ({ ...guessed, dragAreaM2: guessed.dragAreaM2 * ratio });
   const wanted = (cruiseW - guessed.auxiliaryPowerW) / ((hoverW ?? 0) - guessed.auxiliaryPowerW);
@@ -137,7 +142,7 @@ function withHoverTime(
     boxRotorPowerW(draggy(ratio), speedMps) / boxRotorPowerW(guessed, 0) - wanted;
   const ratio =
     hoverW === null ? null : solveBetween(miss, dragRatioBounds.least, dragRatioBounds.most, 1e-6);
-  if (ratio === null) return `${times}: no drag explains the two together; the hover time is set aside`;
+  if (ratio === null) return `${times}: no drag explains the two together; the thirstier is believed`;
   return draggy(ratio);
 }
 
@@ -146,6 +151,15 @@ function impossibleTime(aircraft: Aircraft, battery: Battery) {
     'box-time-impossible',
     `No steady power empties this pack in ${boxTime(aircraft)}: check the flight time on the box and the rated capacity (${battery.ratedCapacityMah} mAh).`,
     { advertisedFlightTimeS: aircraft.advertisedFlightTimeS, ratedCapacityMah: battery.ratedCapacityMah },
+  );
+}
+
+function impossibleHover(aircraft: Aircraft) {
+  const hoverS = aircraft.advertisedHoverTimeS as number;
+  return refuse(
+    'box-hover-time-impossible',
+    `A hover of ${minutesAndSeconds(hoverS)} is far too short beside ${boxTime(aircraft)} of flight: check the hover time on the box.`,
+    { advertisedHoverTimeS: hoverS, advertisedFlightTimeS: aircraft.advertisedFlightTimeS },
   );
 }
 

@@ -1,6 +1,6 @@
 import { flightTimeByGeneralSolverS } from '../../fixtures/generalSolver';
+import { jayOnTheFell } from '../../fixtures/jay';
 import { airframePriors } from '../aircraft/airframe';
-import type { Battery } from '../battery/battery';
 import { packOf, packPriors } from '../battery/pack';
 import { nominal } from '../units/assumed';
 import { boxDensityKgm3, boxPriors, boxTemperatureC, newBattery, solveBox } from './box';
@@ -10,21 +10,8 @@ import { electricalPowerW } from './powertrain';
 
 const usual = nominal({ ...boxPriors, ...airframePriors, ...packPriors });
 
-const battery: Battery = {
-  ratedCapacityMah: 2350,
-  nominalVoltageV: 7.7,
-  cellCount: 2,
-  fullCellVoltageV: 4.4,
-  startCharge: 1,
-};
-const jay = {
-  kind: 'camera',
-  takeoffMassKg: 0.249,
-  rotorCount: 4,
-  rotorDiameterM: 0.12,
-  advertisedFlightTimeS: 1860,
-  advertisedSpeedMps: 5.5,
-} as const;
+const jay = jayOnTheFell.aircraft;
+const battery = newBattery(jayOnTheFell.battery);
 const cold = { timeS: 0, charge: 0.99, temperatureC: 6 };
 const fullAndWarm = { timeS: 0, charge: 1, temperatureC: boxTemperatureC };
 const pack = packOf(battery, null, usual);
@@ -121,6 +108,8 @@ test('a box that contradicts itself says so', () => {
   };
   expect(refusalOf({ advertisedFlightTimeS: 7200 })).toBe('box-too-good');
   expect(refusalOf({ advertisedFlightTimeS: 130 })).toMatch(/box-(too-poor|time-impossible)/);
+  expect(refusalOf({ advertisedHoverTimeS: 130 })).toBe('box-hover-time-impossible');
+  expect(refusalOf({ advertisedHoverTimeS: 900 })).toContain('no drag explains the two together');
   expect(refusalOf({ advertisedHoverTimeS: 3600 })).toContain(
     'nothing hovers longer than it cruises at its best',
   );

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
+import { jayOnTheFell } from '../../fixtures/jay';
 import { type Atmosphere, stillAir } from '../air/conditions';
-import type { Aircraft } from '../aircraft/aircraft';
 import { airframePriors } from '../aircraft/airframe';
 import { packPriors } from '../battery/pack';
 import { boxPriors, solveBox } from '../flight/box';
@@ -8,22 +8,8 @@ import { nominal } from '../units/assumed';
 import { returnLegs, returnPriors } from './returnHome';
 
 const usual = nominal({ ...boxPriors, ...airframePriors, ...packPriors, ...returnPriors });
-const aircraft: Aircraft = {
-  kind: 'camera',
-  takeoffMassKg: 0.249,
-  rotorCount: 4,
-  rotorDiameterM: 0.12,
-  advertisedFlightTimeS: 1860,
-  advertisedSpeedMps: 5.5,
-};
-const pack = {
-  ratedCapacityMah: 2350,
-  nominalVoltageV: 7.7,
-  cellCount: 2,
-  fullCellVoltageV: 4.4,
-  startCharge: 1,
-};
-const box = solveBox(aircraft, pack, usual);
+const { aircraft, battery } = jayOnTheFell;
+const box = solveBox(aircraft, battery, usual);
 if (!box.ok) throw new Error(box.refusal.message);
 const { powertrain } = box.value;
 

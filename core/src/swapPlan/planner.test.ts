@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { jayOnTheFell } from '../../fixtures/jay';
 import { drawCoefficients } from '../estimate/draws';
 import { chancesEarly } from './chanceEarly';
 import type { PlanRequest } from './planner';
@@ -6,23 +7,9 @@ import { planSwaps } from './planner';
 import type { Shot } from './shot';
 import { track } from './transit';
 
-const pack = {
-  ratedCapacityMah: 2350,
-  nominalVoltageV: 7.7,
-  cellCount: 2,
-  fullCellVoltageV: 4.4,
-  startCharge: 0.99,
-  startTemperatureC: 20,
-};
+const pack = { ...jayOnTheFell.battery, cycles: 0, startTemperatureC: 20 };
 const request: PlanRequest = {
-  aircraft: {
-    kind: 'camera',
-    takeoffMassKg: 0.249,
-    rotorCount: 4,
-    rotorDiameterM: 0.12,
-    advertisedFlightTimeS: 1860,
-    advertisedSpeedMps: 5.5,
-  },
+  aircraft: jayOnTheFell.aircraft,
   batteries: [
     { ...pack, id: 'a', label: 'Jay 1' },
     { ...pack, id: 'b', label: 'Jay 2', startCharge: 0.5 },
