@@ -8,11 +8,13 @@ import { version } from '../package.json';
 import { AircraftModule } from './aircraft/aircraft.module';
 import { BatteriesModule } from './batteries/batteries.module';
 import { CalculationsModule } from './calculations/calculations.module';
+import { ChargersModule } from './chargers/chargers.module';
 import { ConditionsModule } from './conditions/conditions.module';
 import type { Database } from './database/database';
 import { databaseModule } from './database/database.module';
 import { HealthController } from './health.controller';
 import { ProblemFilter } from './http/problemFilter';
+import { PracticeModule } from './practice/practice.module';
 import { ShootsModule } from './shoots/shoots.module';
 import { TestFlightsModule } from './testFlights/testFlights.module';
 
@@ -45,9 +47,11 @@ function rootModule(database: Database, webFolder: string | null): Type {
       CalculationsModule,
       AircraftModule,
       BatteriesModule,
+      ChargersModule,
       ConditionsModule,
       TestFlightsModule,
       ShootsModule,
+      PracticeModule,
       ...pages,
     ],
     controllers: [HealthController],

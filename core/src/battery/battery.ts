@@ -1,11 +1,16 @@
 import type { Quantity } from '../units/quantity';
 
+export const chemistries = ['lithium-polymer', 'high-voltage lithium-polymer', 'lithium-ion'] as const;
+export type Chemistry = (typeof chemistries)[number];
+
 /** A pack as its label and its log say. Charges are fractions of the gauge 0–1, capacity in mAh at the label. */
 export interface Battery {
   readonly ratedCapacityMah: number;
   readonly nominalVoltageV: number;
   readonly cellCount: number;
   readonly fullCellVoltageV: number;
+  /** Told from the voltages when absent. */
+  readonly chemistry?: Chemistry | null;
   readonly cycles?: number | null;
   /** Capacity left as a fraction of the label; assumed from the cycles when absent. */
   readonly health?: number | null;
@@ -27,7 +32,7 @@ export const batteryRanges = {
   cycles: { label: 'Cycles', unit: '', siPerUnit: 1, min: 0, max: 2000, step: 1, whole: true },
   health: { label: 'Health', unit: '%', siPerUnit: 0.01, min: 0.4, max: 1.1, step: 1 },
   startCharge: { label: 'Start charge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
-  daysSinceCharge: { label: 'Days since charged', unit: '', siPerUnit: 1, min: 0, max: 365, step: 1 },
-  daysToStorage: { label: 'Days to storage', unit: '', siPerUnit: 1, min: 0, max: 30, step: 1 },
+  daysSinceCharge: { label: 'Days since charged', unit: 'd', siPerUnit: 1, min: 0, max: 365, step: 1 },
+  daysToStorage: { label: 'Days to storage', unit: 'd', siPerUnit: 1, min: 0, max: 30, step: 1 },
   startTemperatureC: { label: 'Pack temperature', unit: '°C', siPerUnit: 1, min: -30, max: 60, step: 1 },
 } as const satisfies Record<string, Quantity>;

@@ -1,6 +1,4 @@
-import type { Battery } from './battery';
-
-export type Chemistry = 'lithium-polymer' | 'high-voltage lithium-polymer' | 'lithium-ion';
+import type { Battery, Chemistry } from './battery';
 
 /**
  * Rest voltage of a cell against its charge, at 0, 5, 10, 20 … 100 %. Typical tables (common practice, about ±0.03 V).
@@ -35,12 +33,13 @@ function evenNodes(volts: readonly number[]): number[] {
 }
 
 /**
- * The chemistry shows in two numbers of the label: cells charged above 4.25 V are high-voltage; else 3.65 V nominal and
+ * The chemistry as told, or as it shows in two numbers of the label: cells charged above 4.25 V are high-voltage; else 3.65 V nominal and
  * less is lithium-ion, more is lithium-polymer.
  */
 export function chemistryOf(
-  battery: Pick<Battery, 'nominalVoltageV' | 'cellCount' | 'fullCellVoltageV'>,
+  battery: Pick<Battery, 'nominalVoltageV' | 'cellCount' | 'fullCellVoltageV' | 'chemistry'>,
 ): Chemistry {
+  if (battery.chemistry) return battery.chemistry;
   if (battery.fullCellVoltageV > 4.25) return 'high-voltage lithium-polymer';
   return battery.nominalVoltageV / battery.cellCount > 3.65 ? 'lithium-polymer' : 'lithium-ion';
 }

@@ -51,6 +51,12 @@ function kneeCharge(daysToStorage: number): number {
   return daysToStorage > 1 ? 1 - firstDayLoss : storageCharge;
 }
 
+/** Days until a pack that sheds charge by itself is at storage charge; null for one that does not, 0 for one already there. */
+export function daysUntilStorage(charge: number, daysToStorage: number): number | null {
+  if (daysToStorage <= 0) return null;
+  return charge <= storageCharge ? 0 : daysToStorage - dayAtCharge(charge, daysToStorage);
+}
+
 /** The gauge at take-off: as entered, less what it lost standing since the charge. */
 export function takeoffCharge(battery: Battery, standingLossRatio = 1): number {
   const days = battery.daysSinceCharge ?? 0;

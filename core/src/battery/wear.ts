@@ -1,4 +1,4 @@
-import type { Assumed, ValuesOf } from '../units/assumed';
+import { type Assumed, nominal, type ValuesOf } from '../units/assumed';
 import type { Battery } from './battery';
 
 export const wearPriors = {
@@ -26,6 +26,14 @@ export type WearCoefficients = ValuesOf<typeof wearPriors>;
  * Capacity left as a fraction of the label: measured where it was, else what a new pack has over its label, less wear
  * per cycle × cycles; 0.4 at least.
  */
-export function healthOf(battery: Battery, { wearPerCycle, capacityRatio }: WearCoefficients): number {
+export function healthOf(
+  battery: Pick<Battery, 'health' | 'cycles'>,
+  { wearPerCycle, capacityRatio }: WearCoefficients,
+): number {
   return battery.health ?? Math.max(leastHealth, capacityRatio - wearPerCycle * (battery.cycles ?? 0));
+}
+
+/** The health assumed of a pack from its cycles alone. */
+export function usualHealth(cycles: number): number {
+  return healthOf({ cycles }, nominal(wearPriors));
 }

@@ -1,9 +1,11 @@
+import { usualCeilingM } from '../air/site';
 import { spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
 import { takeoffCharge } from '../battery/standing';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
-import { minutesAndSeconds } from '../units/clock';
+import { usualReturnHeightM } from '../reserve/returnHome';
+import { daysInWords, minutesAndSeconds } from '../units/clock';
 import type { FlightEvent } from './events';
 import type { Reckoning } from './reckon';
 import type { EstimateRequest } from './request';
@@ -17,8 +19,11 @@ export interface Caution {
 
 const coldPackC = 15;
 const notFullCharge = 0.9;
+/** Charge lost standing that is worth a word. */
+const worthSaying = 0.02;
 const wornHealth = 0.85;
-const usualCeilingM = 120;
+/** Left over the tallest thing on the way home (common practice). */
+const returnMarginM = 10;
 const frostReserveCharge = 0.3;
 /** Below this the aircraft’s still-air reckoning is near enough. */
 const stillMps = 2;
@@ -45,11 +50,17 @@ export function cautions(
     atTakeoff < notFullCharge &&
       ofBattery(
         'not-full',
-        atTakeoff < battery.startCharge
-          ? `Stood ${battery.daysSinceCharge} days: about ${Math.round(atTakeoff * 100)} % left`
+        battery.startCharge - atTakeoff > worthSaying
+          ? `Stood ${daysInWords(battery.daysSinceCharge ?? 0)}, about ${Math.round(atTakeoff * 100)} % left`
           : `Only ${Math.round(atTakeoff * 100)} % charged`,
       ),
-    health < wornHealth && ofBattery('worn', `Worn: about ${Math.round(health * 100)} % of its label`),
+    health < wornHealth &&
+      ofBattery(
+        'worn',
+        battery.health == null
+          ? `Weak: about ${Math.round(health * 100)} % of its label, by its cycles`
+          : `Weak: ${Math.round(health * 100)} % of its label`,
+      ),
     air.gustMps > returnMps &&
       ofFlight('gust-over-return-speed', `Gusts of ${air.gustMps.toFixed(0)} m/s pass the return speed`),
     cruise !== undefined &&
@@ -72,8 +83,8 @@ export function cautions(
         'ground-effect',
         `Under ${(2 * diameterM).toFixed(1)} m it floats on its own cushion: flown so low, it lasts up to ${Math.round((1 / groundEffectPowerRatio(flight.heightM, diameterM) - 1) * 100)} % longer`,
       ),
-    flight.heightM > usualCeilingM &&
-      ofFlight('above-ceiling', `Above ${usualCeilingM} m: check your local rule`),
+    aboveCeiling(flight.heightM, request.site?.ceilingM ?? null),
+    lowReturn(flight.returnHeightM ?? usualReturnHeightM, request.site?.tallestM ?? null),
     conditions.airTemperatureC < 0 &&
       policy.kind === 'touch-down-charge' &&
       (policy.reserveCharge ?? usualReserveCharge) < frostReserveCharge &&
@@ -83,6 +94,23 @@ export function cautions(
     isTestOnly(policy) && ofFlight('test-only', 'For test flights only, never a plan'),
   ];
   return found.filter((item) => item !== false);
+}
+
+function aboveCeiling(heightM: number, ceilingM: number | null): Caution | false {
+  if (ceilingM !== null) {
+    return heightM > ceilingM && ofFlight('above-ceiling', `Above your local ceiling of ${ceilingM} m`);
+  }
+  return (
+    heightM > usualCeilingM && ofFlight('above-ceiling', `Above ${usualCeilingM} m: check your local rule`)
+  );
+}
+
+function lowReturn(returnHeightM: number, tallestM: number | null): Caution | false {
+  if (tallestM === null || returnHeightM >= tallestM + returnMarginM) return false;
+  return ofFlight(
+    'low-return-height',
+    `It would come home at ${returnHeightM} m, and the tallest thing stands ${tallestM} m: set the return height to ${Math.ceil((tallestM + returnMarginM) / 5) * 5} m`,
+  );
 }
 
 function ofBattery(code: string, message: string): Caution {

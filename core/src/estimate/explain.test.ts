@@ -97,7 +97,7 @@ describe('cautions', () => {
   test('a pack that stood names the days and what is left', () => {
     const outcome = answered(estimate(jayWith({ ...near, battery: { startCharge: 1, daysSinceCharge: 4 } })));
     expect(outcome.cautions.find(({ code }) => code === 'not-full')?.message).toBe(
-      'Stood 4 days: about 69 % left',
+      'Stood 4 days, about 69 % left',
     );
   });
 });

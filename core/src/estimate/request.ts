@@ -1,4 +1,5 @@
 import { airPriors, type Conditions, conditionsRanges, windRanges } from '../air/conditions';
+import type { Site } from '../air/site';
 import { type Aircraft, aircraftRanges } from '../aircraft/aircraft';
 import { airframePriors } from '../aircraft/airframe';
 import { type Battery, batteryRanges } from '../battery/battery';
@@ -31,6 +32,8 @@ export interface EstimateRequest {
   readonly conditions: Conditions;
   readonly flight: FlightPlan;
   readonly policy: Policy;
+  /** For cautions only: the minutes do not depend on it. */
+  readonly site?: Pick<Site, 'tallestM' | 'ceilingM'> | null;
 }
 
 export const flightRanges = {

@@ -1,6 +1,10 @@
 import type { Conditions } from '../air/conditions';
+import type { HourlyWeather } from '../air/hours';
+import type { Site } from '../air/site';
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
+import type { Charger } from '../battery/charging';
+import type { BatteryKeeping } from '../battery/keeping';
 import type { EstimateWithLedger } from '../estimate/estimate';
 import type { FullEstimate } from '../estimate/full';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
@@ -23,12 +27,20 @@ export interface AircraftContent {
   readonly spec: Aircraft;
   readonly flight: FlightPlan;
   readonly policy: Policy;
+  /** Since when it is no longer flown, ISO 8601; null while it is. */
+  readonly retiredOn?: string | null;
 }
 
 export interface BatteryContent {
   readonly aircraftId: string;
   readonly label: string;
   readonly pack: Battery;
+  readonly keeping?: BatteryKeeping | null;
+}
+
+export interface ChargerContent {
+  readonly name: string;
+  readonly charger: Charger;
 }
 
 /** The weather at a place and hour, as set in the ribbon. */
@@ -36,6 +48,9 @@ export interface ConditionsContent {
   readonly place: string;
   readonly at: string;
   readonly weather: Conditions;
+  readonly site?: Site | null;
+  /** Rows of a forecast or a station in order of time, to scrub through. */
+  readonly hours?: readonly HourlyWeather[] | null;
 }
 
 /** The estimate made when the test was recorded, kept as it was. */
@@ -70,6 +85,7 @@ export interface ShootContent {
 
 export type AircraftRecord = Kept & AircraftContent;
 export type BatteryRecord = Kept & BatteryContent;
+export type ChargerRecord = Kept & ChargerContent;
 export type ConditionsRecord = Kept & ConditionsContent;
 export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: FrozenEstimate };
 export type ShootRecord = Kept & ShootContent;

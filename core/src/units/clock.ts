@@ -10,3 +10,10 @@ export function readClock(text: string): number | null {
   const match = /^(\d{1,3}):([0-5]\d)$/.exec(text.trim());
   return match ? Number(match[1]) * 60 + Number(match[2]) : null;
 }
+
+/** "20 h", "1 day", "3 days". */
+export function daysInWords(days: number): string {
+  if (days < 0.95) return `${Math.round(days * 24)} h`;
+  const whole = Math.round(days);
+  return whole === 1 ? '1 day' : `${whole} days`;
+}

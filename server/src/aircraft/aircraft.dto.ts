@@ -1,6 +1,6 @@
 import type { AircraftContent } from '@acorn-tally/core';
 import { AircraftSpecDto, FlightDto, PolicyDto } from '../calculations/requestDtos';
-import { InRange, Name, Part } from '../http/fields';
+import { InRange, Instant, Name, Part } from '../http/fields';
 import { versionRange } from '../http/replacement';
 
 export class AircraftDto implements AircraftContent {
@@ -8,6 +8,7 @@ export class AircraftDto implements AircraftContent {
   @Part(() => AircraftSpecDto) spec: AircraftSpecDto;
   @Part(() => FlightDto) flight: FlightDto;
   @Part(() => PolicyDto) policy: PolicyDto;
+  @Instant({ optional: true }) retiredOn?: string | null;
 }
 
 export class AircraftReplacementDto extends AircraftDto {

@@ -1,17 +1,36 @@
-import type { BatteryContent } from '@acorn-tally/core';
+import {
+  type BatteryContent,
+  type BatteryKeeping,
+  type BatteryState,
+  batteryStates,
+  type KeptPlace,
+  keptPlaces,
+} from '@acorn-tally/core';
 import { Controller, Injectable, Module } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { PackDto } from '../calculations/requestDtos';
 import { Stores } from '../database/stores';
-import { InRange, Name, Part, Text } from '../http/fields';
+import { InRange, Instant, Name, OneOf, Part, Text } from '../http/fields';
 import { recordController } from '../http/recordController';
 import { versionRange } from '../http/replacement';
 import { StoredRecords } from '../http/storedRecords';
+
+const optional = { optional: true };
+
+export class KeepingDto implements BatteryKeeping {
+  @OneOf(batteryStates, optional) state?: BatteryState | null;
+  @Instant(optional) chargedAt?: string | null;
+  @OneOf(keptPlaces, optional) keptAt?: KeptPlace | null;
+  @Instant(optional) boughtOn?: string | null;
+  @Instant(optional) healthMeasuredOn?: string | null;
+  @Text(optional) notes?: string | null;
+}
 
 export class BatteryDto implements BatteryContent {
   @Text() aircraftId: string;
   @Name('Label of the battery') label: string;
   @Part(() => PackDto) pack: PackDto;
+  @Part(() => KeepingDto, optional) keeping?: KeepingDto | null;
 }
 
 export class BatteryReplacementDto extends BatteryDto {

@@ -97,7 +97,7 @@ test.each([
   [
     'battery.daysSinceCharge',
     { battery: { ...body.battery, daysSinceCharge: -1 } },
-    'Days since charged must be from 0 to 365, not -1.',
+    'Days since charged must be from 0 to 365 d, not -1 d.',
   ],
 ])('%s out of its range is refused with the range', async (path, change, message) => {
   const response = await post(change).expect(400);

@@ -3,7 +3,10 @@ import {
   type AircraftKind,
   aircraftKinds,
   type Battery,
+  type Chemistry,
   type Conditions,
+  type Coordinates,
+  chemistries,
   drawRanges,
   type EstimateRequest,
   type FlightLeg,
@@ -14,8 +17,10 @@ import {
   type PolicyKind,
   policyKinds,
   ranges,
+  type Site,
   type Style,
   type StyleShare,
+  siteRanges,
   styles,
 } from '@acorn-tally/core';
 import { InRange, Name, OneOf, Part } from '../http/fields';
@@ -65,6 +70,7 @@ export class PackDto implements Battery {
   @InRange(ranges.battery.nominalVoltageV) nominalVoltageV: number;
   @InRange(ranges.battery.cellCount) cellCount: number;
   @InRange(ranges.battery.fullCellVoltageV) fullCellVoltageV: number;
+  @OneOf(chemistries, optional) chemistry?: Chemistry | null;
   @InRange(ranges.battery.cycles, optional) cycles?: number | null;
   @InRange(ranges.battery.health, optional) health?: number | null;
   @InRange(ranges.battery.startCharge) startCharge: number;
@@ -123,6 +129,17 @@ export class PolicyDto implements Policy {
   @InRange(ranges.policy.confidence, optional) confidence?: number | null;
 }
 
+export class CoordinatesDto implements Coordinates {
+  @InRange(siteRanges.latitudeDeg) latitudeDeg: number;
+  @InRange(siteRanges.longitudeDeg) longitudeDeg: number;
+}
+
+export class SiteDto implements Site {
+  @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
+  @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
+  @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
+}
+
 /** The body of POST /estimates, as the contract names it. */
 export class EstimateRequestDto implements EstimateRequest {
   @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
@@ -130,6 +147,7 @@ export class EstimateRequestDto implements EstimateRequest {
   @Part(() => WeatherDto) conditions: WeatherDto;
   @Part(() => FlightDto) flight: FlightDto;
   @Part(() => PolicyDto) policy: PolicyDto;
+  @Part(() => SiteDto, optional) site?: SiteDto | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
 }

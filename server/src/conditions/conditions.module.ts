@@ -1,17 +1,29 @@
-import type { ConditionsContent } from '@acorn-tally/core';
+import { type ConditionsContent, type HourlyWeather, ranges } from '@acorn-tally/core';
 import { Controller, Injectable, Module } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { WeatherDto } from '../calculations/requestDtos';
+import { SiteDto, WeatherDto, WindDto } from '../calculations/requestDtos';
 import { Stores } from '../database/stores';
 import { InRange, Instant, Name, Part } from '../http/fields';
 import { recordController } from '../http/recordController';
 import { versionRange } from '../http/replacement';
 import { StoredRecords } from '../http/storedRecords';
 
+const optional = { optional: true };
+
+export class HourDto implements HourlyWeather {
+  @Instant() at: string;
+  @InRange(ranges.conditions.airTemperatureC) airTemperatureC: number;
+  @InRange(ranges.conditions.relativeHumidity, optional) relativeHumidity?: number | null;
+  @InRange(ranges.conditions.qnhHpa, optional) qnhHpa?: number | null;
+  @Part(() => WindDto) wind: WindDto;
+}
+
 export class ConditionsDto implements ConditionsContent {
   @Name('Place') place: string;
   @Instant() at: string;
   @Part(() => WeatherDto) weather: WeatherDto;
+  @Part(() => SiteDto, optional) site?: SiteDto | null;
+  @Part(() => HourDto, { list: true, optional: true }) hours?: HourDto[] | null;
 }
 
 export class ConditionsReplacementDto extends ConditionsDto {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Kept } from '@acorn-tally/core';
-import { and, asc, eq, gt, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, gt, isNotNull, isNull, lt } from 'drizzle-orm';
 import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { missing, stale } from '../http/problem';
 import type { Database, Transaction } from './database';
@@ -21,13 +21,20 @@ const undoDays = 30;
 
 /** Keeps the records of one table: versions, pages, deletion that can be undone. The only code that knows its rows. */
 export class RecordStore<Content extends object, Made extends object = object> {
+  /** Null for each column that may be empty. */
+  private readonly blank: object;
+
   constructor(
     private readonly database: Database,
     private readonly table: RecordTable,
     /** What the table is called in a message, as in "no such battery". */
     readonly noun: string,
     private readonly now: () => Date = () => new Date(),
-  ) {}
+  ) {
+    const columns = Object.entries(getTableColumns(table) as Record<string, SQLiteColumn>);
+    const mayBeEmpty = columns.filter(([name, column]) => !column.notNull && name !== 'deletedAt');
+    this.blank = Object.fromEntries(mayBeEmpty.map(([name]) => [name, null]));
+  }
 
   async list(limit: number, cursor: string | null): Promise<Page<Kept & Content & Made>> {
     const after = cursor === null ? undefined : gt(this.table.id, cursor);
@@ -69,13 +76,18 @@ export class RecordStore<Content extends object, Made extends object = object> {
     return record;
   }
 
-  /** Replaces the content; refused when somebody else wrote since `version` was read. */
+  /** The content is the whole of a record: what may be empty and is not named is emptied; refused when somebody else wrote since `version` was read. */
   async replace(id: string, version: number, content: Content): Promise<Kept & Content & Made> {
     const current = await this.get(id);
     const written = await this.database.write((transaction) =>
       transaction
         .update(this.table)
-        .set({ ...content, updatedAt: this.now().toISOString(), version: version + 1 } as never)
+        .set({
+          ...this.blank,
+          ...content,
+          updatedAt: this.now().toISOString(),
+          version: version + 1,
+        } as never)
         .where(and(eq(this.table.id, id), eq(this.table.version, version), isNull(this.table.deletedAt)))
         .returning(),
     );

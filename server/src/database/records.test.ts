@@ -137,3 +137,30 @@ test('health asks the database itself', async () => {
   const { body } = await http().get('/api/v1/health').expect(200);
   expect(body).toEqual({ status: 'ok', version: expect.stringMatching(/^\d+\.\d+\.\d+$/), database: 'ok' });
 });
+
+test('a replacement is whole: what it does not name is emptied, and what is odd in how a pack is kept is refused', async () => {
+  const batteries = (await http().get('/api/v1/batteries')).body.items;
+  const jay4 = batteries.find(({ label }: { label: string }) => label === 'Jay 4');
+  expect(jay4.keeping.notes).toBe('Lay in the car overnight.');
+  const put = (body: object) => http().put(`/api/v1/batteries/${jay4.id}`).send(body);
+  const odd = await put({ ...contentOf(jay4), keeping: { state: 'tired', chargedAt: 'noon' } }).expect(400);
+  expect(odd.body.errors.map(({ path }: { path: string }) => path)).toEqual([
+    'keeping.state',
+    'keeping.chargedAt',
+  ]);
+  const { keeping: _, ...without } = contentOf(jay4);
+  expect((await put(without).expect(200)).body.keeping).toBeNull();
+});
+
+test('chargers are kept like everything else; conditions keep their place and their hours', async () => {
+  const hub = await first('chargers');
+  expect(hub).toMatchObject({ name: 'Hub in the dairy', charger: { atOnce: 1, emptyToFullS: 3240 } });
+  await http()
+    .post('/api/v1/chargers')
+    .send({ name: 'Sun', charger: { atOnce: 0, emptyToFullS: 60, power: 'the sun' } })
+    .expect(400);
+  const conditions = await first('conditions');
+  expect(conditions.hours).toHaveLength(24);
+  const moved = { ...contentOf(conditions), site: { coordinates: { latitudeDeg: 91, longitudeDeg: 0 } } };
+  await http().put(`/api/v1/conditions/${conditions.id}`).send(moved).expect(400);
+});

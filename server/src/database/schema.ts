@@ -1,6 +1,7 @@
 import type {
   AircraftContent,
   BatteryContent,
+  ChargerContent,
   ConditionsContent,
   FrozenEstimate,
   ShootContent,
@@ -19,6 +20,7 @@ const kept = {
 
 /** A value that is read and written whole, never searched: see docs/decisions/001. */
 const whole = <T>() => text({ mode: 'json' }).$type<T>().notNull();
+const maybeWhole = <T>() => text({ mode: 'json' }).$type<T>();
 
 export const aircraft = sqliteTable('aircraft', {
   ...kept,
@@ -26,6 +28,7 @@ export const aircraft = sqliteTable('aircraft', {
   spec: whole<AircraftContent['spec']>(),
   flight: whole<AircraftContent['flight']>(),
   policy: whole<AircraftContent['policy']>(),
+  retiredOn: text(),
 });
 
 export const batteries = sqliteTable(
@@ -37,15 +40,24 @@ export const batteries = sqliteTable(
       .references(() => aircraft.id),
     label: text().notNull(),
     pack: whole<BatteryContent['pack']>(),
+    keeping: maybeWhole<BatteryContent['keeping']>(),
   },
   (table) => [index('batteries_by_aircraft').on(table.aircraftId)],
 );
+
+export const chargers = sqliteTable('chargers', {
+  ...kept,
+  name: text().notNull(),
+  charger: whole<ChargerContent['charger']>(),
+});
 
 export const conditions = sqliteTable('conditions', {
   ...kept,
   place: text().notNull(),
   at: text().notNull(),
   weather: whole<ConditionsContent['weather']>(),
+  site: maybeWhole<ConditionsContent['site']>(),
+  hours: maybeWhole<ConditionsContent['hours']>(),
 });
 
 export const testFlights = sqliteTable(
@@ -88,4 +100,4 @@ export const shoots = sqliteTable(
   (table) => [index('shoots_by_aircraft').on(table.aircraftId)],
 );
 
-export const tables = { aircraft, batteries, conditions, testFlights, shoots };
+export const tables = { aircraft, batteries, chargers, conditions, testFlights, shoots };

@@ -1,6 +1,8 @@
 import {
   type AircraftContent,
   type Battery,
+  type BatteryKeeping,
+  type ChargerContent,
   type ConditionsContent,
   estimateInFull,
   type Mode,
@@ -11,6 +13,7 @@ import {
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
+import { dairyMorning, weatherOf } from './hollinFellWeather';
 
 /**
  * The example, all of it made up: Hollin Fell, a hill dairy at 620 m, and a two-day film about bringing the herd down
@@ -20,6 +23,7 @@ export async function loadHollinFell(stores: Stores): Promise<boolean> {
   if (!(await stores.aircraft.isEmpty())) return false;
   await stores.database.write(async (transaction) => {
     await stores.conditions.createIn(transaction, dairyMorning);
+    for (const charger of chargers) await stores.chargers.createIn(transaction, charger);
     for (const aircraft of fleet) await loadAircraft(stores, transaction, aircraft);
   });
   return true;
@@ -28,17 +32,17 @@ export async function loadHollinFell(stores: Stores): Promise<boolean> {
 async function loadAircraft(stores: Stores, transaction: Transaction, entry: FleetEntry): Promise<void> {
   const aircraft = await stores.aircraft.createIn(transaction, entry.aircraft);
   const batteryIds: string[] = [];
-  for (const [index, state] of entry.packs.entries()) {
+  for (const [index, { keeping, ...state }] of entry.packs.entries()) {
     const { name } = entry.aircraft;
     const pack = { ...entry.label, ...state };
-    const content = { aircraftId: aircraft.id, label: `${name} ${index + 1}`, pack };
+    const content = { aircraftId: aircraft.id, label: `${name} ${index + 1}`, pack, keeping };
     batteryIds.push((await stores.batteries.createIn(transaction, content)).id);
   }
   for (const { battery, flownAt, test, weather, excludedReason, note } of entry.tests) {
     const request = requestForTest(
       test,
       aircraft.spec,
-      { ...entry.label, ...entry.packs[battery - 1] },
+      { ...entry.label, cycles: entry.packs[battery - 1]?.cycles ?? null },
       weather,
     );
     const outcome = estimateInFull(request);
@@ -60,7 +64,9 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
 }
 
 type PackLabel = Omit<Battery, keyof PackNow>;
-type PackNow = Pick<Battery, 'startCharge' | 'startTemperatureC' | 'cycles' | 'daysSinceCharge'>;
+type PackNow = Pick<Battery, 'startCharge' | 'startTemperatureC' | 'cycles' | 'health'> & {
+  readonly keeping: BatteryKeeping;
+};
 
 interface FleetEntry {
   readonly aircraft: AircraftContent;
@@ -80,24 +86,13 @@ interface ExampleTest {
   readonly excludedReason?: string;
 }
 
-const shortGrassM = 0.03;
-
-const dairyMorning: ConditionsContent = {
-  place: 'Hollin Fell dairy',
-  at: '2026-11-26T08:40:00+00:00',
-  weather: weatherOf(5, 3, 5, 240),
-};
-
-/** Air in °C, wind and gust in m/s read at 2 m, over the grass of the fell at 620 m. */
-function weatherOf(airTemperatureC: number, speedMps: number, gustMps: number, fromDeg: number) {
-  return {
-    airTemperatureC,
-    elevationM: 620,
-    relativeHumidity: 0.85,
-    roughnessM: shortGrassM,
-    wind: { speedMps, gustMps, fromDeg, readingHeightM: 2 },
-  };
-}
+const chargers: readonly ChargerContent[] = [
+  { name: 'Hub in the dairy', charger: { atOnce: 1, emptyToFullS: 54 * 60, power: 'mains' } },
+  {
+    name: 'Outlet in the car',
+    charger: { atOnce: 1, emptyToFullS: 75 * 60, power: 'car', powerUntil: '2026-11-26T16:00:00+00:00' },
+  },
+];
 
 /** A hover read at its start and its end; the clock is minutes and seconds. */
 function hoverTest(
@@ -166,6 +161,9 @@ function shot(
   return { id, name, durationS: Math.round(minutes * 60), style, distanceM, bearingDeg, heightM };
 }
 
+const thisMorning: BatteryKeeping = { chargedAt: '2026-11-26T07:40:00+00:00' };
+const yesterday: BatteryKeeping = { chargedAt: '2026-11-25T08:40:00+00:00' };
+
 const jay: FleetEntry = {
   aircraft: {
     name: 'Jay',
@@ -189,11 +187,31 @@ const jay: FleetEntry = {
   },
   label: { ratedCapacityMah: 2350, nominalVoltageV: 7.7, cellCount: 2, fullCellVoltageV: 4.4 },
   packs: [
-    { startCharge: 0.99, startTemperatureC: 21, cycles: 12 },
-    { startCharge: 0.99, startTemperatureC: 21, cycles: 15 },
-    { startCharge: 1, daysSinceCharge: 1, startTemperatureC: 21, cycles: 44 },
-    { startCharge: 0.99, startTemperatureC: 6, cycles: 38 },
-    { startCharge: 0.61, startTemperatureC: 21, cycles: 40 },
+    {
+      startCharge: 0.99,
+      startTemperatureC: 21,
+      cycles: 12,
+      keeping: { ...thisMorning, boughtOn: '2026-03-14' },
+    },
+    {
+      startCharge: 0.99,
+      startTemperatureC: 21,
+      cycles: 15,
+      keeping: { ...thisMorning, boughtOn: '2026-03-14' },
+    },
+    { startCharge: 1, startTemperatureC: 21, cycles: 44, keeping: { ...yesterday, boughtOn: '2025-06-02' } },
+    {
+      startCharge: 0.99,
+      startTemperatureC: 6,
+      cycles: 38,
+      keeping: { ...thisMorning, boughtOn: '2025-06-02', notes: 'Lay in the car overnight.' },
+    },
+    {
+      startCharge: 0.61,
+      startTemperatureC: 21,
+      cycles: 40,
+      keeping: { ...yesterday, boughtOn: '2025-06-02', keptAt: 'own' },
+    },
   ],
   tests: [
     flown(1, '2026-11-19T13:05', hoverTest('low-hover', 2, 0.98, 0.2, [20, 24]), weatherOf(7, 2, 4, 250)),
@@ -264,9 +282,15 @@ const nutcracker: FleetEntry = {
   },
   label: { ratedCapacityMah: 3700, nominalVoltageV: 11.55, cellCount: 3, fullCellVoltageV: 4.4 },
   packs: [
-    { startCharge: 0.99, startTemperatureC: 20, cycles: 8 },
-    { startCharge: 0.98, startTemperatureC: 20, cycles: 61 },
-    { startCharge: 0.88, startTemperatureC: 9, cycles: 64 },
+    { startCharge: 0.99, cycles: 8, keeping: { ...thisMorning, keptAt: 'room' } },
+    { startCharge: 0.98, cycles: 61, keeping: { ...thisMorning, keptAt: 'room' } },
+    {
+      startCharge: 0.88,
+      startTemperatureC: 9,
+      cycles: 64,
+      health: 0.88,
+      keeping: { ...thisMorning, keptAt: 'own', healthMeasuredOn: '2026-11-19' },
+    },
   ],
   tests: [
     flown(1, '2026-11-19T15:00', hoverTest('low-hover', 3, 0.98, 0.2, [24, 20]), weatherOf(6, 2, 4, 250)),
@@ -302,12 +326,24 @@ const rook: FleetEntry = {
     },
     policy: windyReserve,
   },
-  label: { ratedCapacityMah: 2100, nominalVoltageV: 22.2, cellCount: 6, fullCellVoltageV: 4.2 },
+  // A plain pack: it does not shed charge by itself.
+  label: {
+    ratedCapacityMah: 2100,
+    nominalVoltageV: 22.2,
+    cellCount: 6,
+    fullCellVoltageV: 4.2,
+    daysToStorage: 0,
+  },
   packs: [
-    { startCharge: 1, startTemperatureC: 22, cycles: 20 },
-    { startCharge: 1, startTemperatureC: 22, cycles: 22 },
-    { startCharge: 0.97, startTemperatureC: 22, cycles: 85 },
-    { startCharge: 0.97, startTemperatureC: 8, cycles: 140 },
+    { startCharge: 1, startTemperatureC: 22, cycles: 20, keeping: thisMorning },
+    { startCharge: 1, startTemperatureC: 22, cycles: 22, keeping: thisMorning },
+    { startCharge: 0.97, startTemperatureC: 22, cycles: 85, keeping: thisMorning },
+    {
+      startCharge: 0.5,
+      startTemperatureC: 8,
+      cycles: 140,
+      keeping: { ...yesterday, state: 'damaged', notes: 'Dented when it fell off the wall; puffed since.' },
+    },
   ],
   tests: [
     flown(

@@ -86,10 +86,11 @@ export function Texts() {
   );
 }
 
-export function Instant() {
+export function Instant({ optional = false } = {}) {
   return applyDecorators(
     IsISO8601({ strict: true }, { message: (given) => `${given.property} needs a date and time, ISO 8601.` }),
-    ApiProperty({ type: String, format: 'date-time' }),
+    maybe(optional),
+    ApiProperty({ type: String, format: 'date-time', required: !optional, nullable: optional }),
   );
 }
 

@@ -1,0 +1,22 @@
+import type { Quantity } from '../units/quantity';
+import type { Coordinates } from './sun';
+
+/** What stands at a place and what is allowed there, besides its weather. */
+export interface Site {
+  /** For the sun's times; null where the pilot gave none. */
+  readonly coordinates?: Coordinates | null;
+  /** Height of the tallest thing within the working area, m above the ground. */
+  readonly tallestM?: number | null;
+  /** Greatest height allowed there, as the pilot read it in the local rules, m above the ground. */
+  readonly ceilingM?: number | null;
+}
+
+export const siteRanges = {
+  latitudeDeg: { label: 'Latitude', unit: '°', siPerUnit: 1, min: -90, max: 90, step: 0.1 },
+  longitudeDeg: { label: 'Longitude', unit: '°', siPerUnit: 1, min: -180, max: 180, step: 0.1 },
+  tallestM: { label: 'Tallest thing', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
+  ceilingM: { label: 'Local ceiling', unit: 'm', siPerUnit: 1, min: 0, max: 1000, step: 10 },
+} as const satisfies Record<string, Quantity>;
+
+/** Shown where the pilot gave none, as "check your local rule": many countries have it, not all (common practice). */
+export const usualCeilingM = 120;

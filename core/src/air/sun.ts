@@ -1,0 +1,37 @@
+import { getTimes } from 'suncalc';
+
+/** A place on the ground in degrees, north and east positive. */
+export interface Coordinates {
+  readonly latitudeDeg: number;
+  readonly longitudeDeg: number;
+}
+
+/** When the light changes on one day, ISO 8601 in UTC; null where it does not happen that day at that latitude. */
+export interface SunTimes {
+  readonly dawn: string | null;
+  readonly rise: string | null;
+  readonly lowUntil: string | null;
+  readonly lowFrom: string | null;
+  readonly set: string | null;
+  readonly dusk: string | null;
+  /** The sun does not set that day, or does not rise. */
+  readonly always: 'up' | 'down' | null;
+}
+
+/**
+ * Sun times of the day around an instant: civil twilight begins and ends with the sun 6° below the horizon; it is low, for
+ * warm light and long shadows, up to 6° above. From a package, which follows Meeus, Astronomical Algorithms.
+ */
+export function sunTimes(at: string, { latitudeDeg, longitudeDeg }: Coordinates): SunTimes {
+  const times = getTimes(new Date(at), latitudeDeg, longitudeDeg);
+  const iso = (date: Date | null) => date?.toISOString() ?? null;
+  return {
+    dawn: iso(times.dawn),
+    rise: iso(times.sunrise),
+    lowUntil: iso(times.goldenHourEnd),
+    lowFrom: iso(times.goldenHour),
+    set: iso(times.sunset),
+    dusk: iso(times.dusk),
+    always: times.alwaysUp ? 'up' : times.alwaysDown ? 'down' : null,
+  };
+}

@@ -1,0 +1,111 @@
+import fc from 'fast-check';
+import type { Battery } from './battery';
+import { chargingRound, chargingTimeS } from './charging';
+import { flyingOrder } from './flyingOrder';
+import { isFlown, packAt } from './keeping';
+import { warmedInPocketC } from './pocketWarmth';
+import { storageAdvice, storageInDays } from './storage';
+import { usualHealth } from './wear';
+
+const jay: Battery = {
+  ratedCapacityMah: 2350,
+  nominalVoltageV: 7.7,
+  cellCount: 2,
+  fullCellVoltageV: 4.4,
+  cycles: 12,
+  startCharge: 1,
+};
+const with_ = (part: Partial<Battery>): Battery => ({ ...jay, ...part });
+
+describe('charging', () => {
+  const labelS = 54 * 60;
+
+  test('empty to full lasts what the charger’s label says (common practice: 50 to 56 min), and parts add up (seed 3)', () => {
+    expect(chargingTimeS(0, 1, labelS)).toBeCloseTo(labelS, 6);
+    const charge = fc.double({ min: 0, max: 1, noNaN: true });
+    fc.assert(
+      fc.property(charge, charge, charge, (...charges) => {
+        const [a, b, c] = charges.sort((x, y) => x - y) as [number, number, number];
+        const parts = chargingTimeS(a, b, labelS) + chargingTimeS(b, c, labelS);
+        expect(parts).toBeCloseTo(chargingTimeS(a, c, labelS), 6);
+      }),
+      { seed: 3 },
+    );
+  });
+
+  test('constant current first, then it tapers: an even rate to 80 %, and the last fifth takes over a third of the time', () => {
+    const firstS = chargingTimeS(0, 0.4, labelS);
+    expect(chargingTimeS(0.4, 0.8, labelS)).toBeCloseTo(firstS, 6);
+    // By hand: 0.8 + 0.2·ln 10/0.9 = 1.3117 of constant rate in all, so 80 % stand after 61.0 % of the time.
+    expect(chargingTimeS(0, 0.8, labelS) / labelS).toBeCloseTo(0.61, 3);
+    expect(chargingTimeS(0.9, 1, labelS)).toBeGreaterThan(chargingTimeS(0.8, 0.9, labelS));
+    expect(chargingTimeS(0.7, 0.6, labelS)).toBe(0);
+  });
+
+  test('in turn on a hub for one, side by side on one for three; the next begins where a place is free', () => {
+    const packs = ['1', '2', '3', '4'].map((label) => ({ label, charge: 0 }));
+    expect(
+      chargingRound({ atOnce: 1, emptyToFullS: labelS }, packs).map(({ endsS }) => endsS / labelS),
+    ).toEqual([1, 2, 3, 4].map((n) => expect.closeTo(n, 9)));
+    expect(
+      chargingRound({ atOnce: 3, emptyToFullS: labelS }, packs).map(({ startsS }) => startsS / labelS),
+    ).toEqual([0, 0, 0, 1].map((n) => expect.closeTo(n, 9)));
+  });
+});
+
+describe('as it will be at an hour', () => {
+  const keeping = { chargedAt: '2026-11-25T18:00:00Z' };
+
+  test('charged yesterday evening, about 96 % a day later, at storage in about five (common practice)', () => {
+    const pack = packAt(jay, keeping, '2026-11-26T18:00:00Z', 5);
+    expect(pack.daysSinceCharge).toBe(1);
+    expect(storageInDays(pack)).toBeCloseTo(4, 9);
+    expect(storageAdvice(pack)).toMatchObject({ code: 'sheds-itself', act: false });
+    expect(storageAdvice(packAt(jay, keeping, '2026-11-30T18:00:00Z', 5)).code).toBe('stored');
+    expect(packAt(jay, keeping, '2026-11-25T10:00:00Z', 5).daysSinceCharge).toBe(0);
+  });
+
+  test('warm where it waits: a pocket and a room whatever the air, outside the air’s own, or as measured', () => {
+    const atC = (keptAt: 'pocket' | 'room' | 'car' | 'outside' | 'own') =>
+      packAt(with_({ startTemperatureC: 11 }), { keptAt }, '2026-11-26T08:40:00Z', -4).startTemperatureC;
+    expect([atC('pocket'), atC('room'), atC('car'), atC('outside'), atC('own')]).toEqual([25, 20, 8, -4, 11]);
+  });
+
+  test('damaged and retired ones are not flown', () => {
+    expect([null, {}, { state: 'in use' as const }].map(isFlown)).toEqual([true, true, true]);
+    expect(isFlown({ state: 'damaged' })).toBe(false);
+    expect(isFlown({ state: 'retired' })).toBe(false);
+  });
+});
+
+test.each<[string, Partial<Battery>, string, boolean]>([
+  ['nearly empty is brought up soon', { startCharge: 0.12 }, 'nearly-empty', true],
+  ['landed at 30 % is brought to about 60 %', { startCharge: 0.3 }, 'part-charged', true],
+  ['60 % is right for storage', { startCharge: 0.6 }, 'stored', false],
+  ['a plain pack is not left full for days', { daysToStorage: 0, daysSinceCharge: 4 }, 'full-too-long', true],
+  ['one day full is no harm', { daysToStorage: 0, daysSinceCharge: 1 }, 'ready', false],
+])('storage (common practice): %s', (_, part, code, act) => {
+  expect(storageAdvice(with_(part))).toMatchObject({ code, act });
+});
+
+test('to even out wear: the charged ones first, of those the fewest cycles, of equals the one that stood longest', () => {
+  const packs = [
+    with_({ cycles: 44 }),
+    with_({ cycles: 12 }),
+    with_({ cycles: 3, startCharge: 0.6 }),
+    with_({ cycles: 12, daysSinceCharge: 0.5 }),
+  ];
+  expect(flyingOrder(packs)).toEqual([3, 1, 0, 2]);
+});
+
+test('wear from cycles: about 20 % by 300 (common practice)', () => {
+  expect(usualHealth(300)).toBeCloseTo(0.8, 9);
+});
+
+test('a pocket warms a cold pack towards the body, faster at first, never past it', () => {
+  const after = (min: number) => warmedInPocketC(jay, 6, min * 60);
+  expect(after(0)).toBeCloseTo(6, 9);
+  expect(after(10) - 6).toBeGreaterThan(after(20) - after(10));
+  expect(after(10)).toBeGreaterThan(9);
+  expect(after(600)).toBeLessThanOrEqual(30);
+});

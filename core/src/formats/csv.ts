@@ -1,0 +1,88 @@
+import Papa from 'papaparse';
+import { type Quantity, readTyped } from '../units/quantity';
+
+/** One thing wrong in a file: the line as an editor counts it, the column as it is headed there. */
+export interface CsvProblem {
+  readonly line: number;
+  readonly column: string | null;
+  readonly message: string;
+}
+
+export interface CsvRow {
+  readonly line: number;
+  /** The text under a heading, trimmed; empty where there is none. Headings are compared in small letters. */
+  text(heading: string): string;
+}
+
+export interface CsvTable {
+  readonly headings: readonly string[];
+  readonly rows: readonly CsvRow[];
+}
+
+/** Reads a table with a heading line; comma, semicolon and tab are told apart by the parser. Empty lines are passed over. */
+export function readCsv(file: string): CsvTable {
+  const { data } = Papa.parse<string[]>(file.replace(/^\uFEFF/, '').trimEnd(), { skipEmptyLines: false });
+  const [head = [], ...body] = data;
+  const headings = head.map((heading) => heading.trim().toLowerCase());
+  const rows = body
+    .map((cells, i) => ({
+      line: i + 2,
+      empty: cells.every((cell) => cell.trim() === ''),
+      text: (heading: string) => cells[headings.indexOf(heading.toLowerCase())]?.trim() ?? '',
+    }))
+    .filter(({ empty }) => !empty);
+  return { headings, rows };
+}
+
+export function writeCsv(
+  headings: readonly string[],
+  rows: readonly (readonly (string | number)[])[],
+): string {
+  return `${Papa.unparse({ fields: [...headings], data: rows.map((row) => [...row]) })}\r\n`;
+}
+
+/** Reads cells of one row and gathers what is wrong with them. */
+export class CellReader {
+  readonly problems: CsvProblem[] = [];
+
+  constructor(private readonly row: CsvRow) {}
+
+  /** A number in the quantity's own unit or with a unit written after it; null where the cell is empty. */
+  quantity(heading: string, quantity: Quantity): number | null {
+    const text = this.row.text(heading);
+    if (text === '') return null;
+    const read = readTyped(quantity, text);
+    if ('value' in read) return read.value;
+    this.wrong(heading, read.message);
+    return null;
+  }
+
+  /** The same, where an empty cell is wrong; the fallback only keeps the type, since a row with problems is not used. */
+  needed(heading: string, quantity: Quantity): number {
+    if (this.row.text(heading) === '') this.wrong(heading, `${quantity.label} is empty.`);
+    return this.quantity(heading, quantity) ?? quantity.min;
+  }
+
+  oneOf<Value extends string>(heading: string, values: readonly Value[]): Value | null {
+    const text = this.row.text(heading).toLowerCase();
+    if (text === '') return null;
+    const found = values.find((value) => value === text);
+    if (!found) this.wrong(heading, `“${text}” is none of: ${values.join(', ')}.`);
+    return found ?? null;
+  }
+
+  /** A date or a date with a time, as ISO 8601 writes it; `whole` keeps the day only. */
+  instant(heading: string): string | null {
+    const text = this.row.text(heading);
+    if (text === '') return null;
+    const iso = /^\d{4}-\d\d-\d\d([T ]\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)?)?$/.test(text);
+    const time = iso ? Date.parse(text.replace(' ', 'T')) : Number.NaN;
+    if (Number.isFinite(time)) return new Date(time).toISOString();
+    this.wrong(heading, `“${text}” is not a date and time such as 2026-11-26 08:40.`);
+    return null;
+  }
+
+  wrong(heading: string, message: string): void {
+    this.problems.push({ line: this.row.line, column: heading, message });
+  }
+}

@@ -1,0 +1,95 @@
+import { type Coordinates, type HourlyWeather, sunTimes } from '@acorn-tally/core';
+
+/** What the stand-in station reports: made up, the same for the same place and day. */
+export interface StationReport {
+  readonly practice: true;
+  readonly station: string;
+  readonly metar: string;
+  readonly hours: readonly HourlyWeather[];
+}
+
+const station = 'XPRA';
+const hoursOfDay = Array.from({ length: 24 }, (_, hour) => hour);
+/** The report is of this hour. */
+const reportHour = 9;
+const knotMps = 1852 / 3600;
+
+/**
+ * A practice weather station: a made-up day for a place, from a seed of place and day. Colder with height (6.5 K per km,
+ * ISO 2533), with latitude and in winter; coldest at dawn, windiest after noon. Nothing of it was measured anywhere.
+ */
+export function stationReport(day: string, elevationM: number, coordinates: Coordinates): StationReport {
+  const chance = seeded(
+    `${day} ${coordinates.latitudeDeg.toFixed(2)} ${coordinates.longitudeDeg.toFixed(2)}`,
+  );
+  const season =
+    Math.cos((2 * Math.PI * (dayOfYear(day) - 200)) / 365) * Math.sign(coordinates.latitudeDeg || 1);
+  const meanC =
+    27 - 0.38 * Math.abs(coordinates.latitudeDeg) + 8 * season - 0.0065 * elevationM + spread(chance(), 3);
+  const swingC = 2 + 3 * chance();
+  const meanMps = 2 + 5 * chance();
+  const fromDeg = Math.round(chance() * 36) * 10;
+  const turnDeg = spread(chance(), 60);
+  const qnhHpa = Math.round(1013 + spread(chance(), 18));
+  const gustRatio = 1.35 + 0.35 * chance();
+  const dawnHour = new Date(
+    sunTimes(`${day}T12:00:00Z`, coordinates).rise ?? `${day}T06:00:00Z`,
+  ).getUTCHours();
+  const hours = hoursOfDay.map((hour) => {
+    const warmth = -Math.cos((2 * Math.PI * (hour - dawnHour)) / 24);
+    const speedMps = Math.max(0.5, meanMps * (1 + 0.35 * warmth) + spread(chance(), 0.4));
+    return {
+      at: `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`,
+      airTemperatureC: Math.round((meanC + swingC * warmth) * 10) / 10,
+      relativeHumidity: Math.round(100 * Math.min(1, Math.max(0.3, 0.78 - 0.15 * warmth))) / 100,
+      qnhHpa,
+      wind: {
+        speedMps: Math.round(speedMps * 10) / 10,
+        gustMps: Math.round(speedMps * gustRatio * 10) / 10,
+        fromDeg: Math.round((fromDeg + (turnDeg * hour) / 24 + 360) % 360),
+        readingHeightM: 10,
+      },
+    };
+  });
+  return { practice: true, station, metar: metarOf(hours[reportHour] as HourlyWeather, day), hours };
+}
+
+/** The report as text, in the form of WMO Manual on Codes 306, FM 15. */
+function metarOf({ airTemperatureC, relativeHumidity, qnhHpa, wind }: HourlyWeather, day: string): string {
+  const two = (value: number) => String(Math.abs(value)).padStart(2, '0');
+  const knots = (mps: number) => Math.round(mps / knotMps);
+  const degrees = (value: number) => `${value < 0 ? 'M' : ''}${two(value)}`;
+  const air = Math.round(airTemperatureC);
+  // From memory: the dew point lies about 1 K lower for each 5 % below saturation.
+  const dew = Math.round(air - (100 - 100 * (relativeHumidity ?? 1)) / 5);
+  const from = String((Math.round(wind.fromDeg / 10) * 10) % 360 || 360).padStart(3, '0');
+  return [
+    `METAR ${station} ${day.slice(8, 10)}${two(reportHour)}00Z`,
+    `${from}${two(knots(wind.speedMps))}G${two(knots(wind.gustMps ?? 0))}KT`,
+    '9999',
+    `${degrees(air)}/${degrees(dew)}`,
+    `Q${String(qnhHpa).padStart(4, '0')}`,
+  ].join(' ');
+}
+
+/** Numbers 0–1 that follow from a text (mulberry32 over an FNV-1a hash; public domain). */
+function seeded(text: string): () => number {
+  let state = [...text].reduce(
+    (hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 16_777_619),
+    2_166_136_261,
+  );
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+function spread(chance: number, width: number): number {
+  return (2 * chance - 1) * width;
+}
+
+function dayOfYear(day: string): number {
+  return (Date.parse(day) - Date.parse(`${day.slice(0, 4)}-01-01`)) / 86_400_000;
+}
