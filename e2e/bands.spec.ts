@@ -1,3 +1,4 @@
+import { packAt } from '@acorn-tally/core';
 import { expect, test } from './fixtures';
 
 test('the band in the browser is the band of the API, to the digit: the same draws, the same code', async ({
@@ -16,10 +17,11 @@ test('the band in the browser is the band of the API, to the digit: the same dra
   const answer = await page.request.post(`${app.url}/api/v1/estimates`, {
     data: {
       aircraft: aircraft.spec,
-      battery: battery.pack,
+      battery: packAt(battery.pack, battery.keeping, conditions.at, conditions.weather.airTemperatureC),
       conditions: conditions.weather,
       flight: aircraft.flight,
       policy: aircraft.policy,
+      site: conditions.site,
     },
   });
   const { usableS, turnBackCharge } = await answer.json();

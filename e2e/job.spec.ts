@@ -16,7 +16,7 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByLabel('Wind', { exact: true }).fill('4');
     await expect.poll(() => minutesToSpend(page, 'Jay 4')).toBeLessThan(cold);
     await page.getByRole('button', { name: 'Close' }).click();
-    await expect(page.getByRole('region', { name: 'Conditions' })).toContainText('-8 °C');
+    await expect(page.getByRole('region', { name: 'Conditions' })).toContainText('−8 °C');
   });
 
   await test.step('the chosen battery follows its own fields, and the ledger adds up', async () => {
@@ -68,7 +68,7 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await expect(page.getByRole('button', { name: /Jay 2 · low hover/ })).toBeVisible();
     await page.goto(app.url);
     await expect(page.getByRole('button', { name: /Jay 2.*80 %/ })).toBeVisible();
-    await expect(page.getByRole('region', { name: 'Conditions' })).toContainText('-8 °C');
+    await expect(page.getByRole('region', { name: 'Conditions' })).toContainText('−8 °C');
   });
 });
 
@@ -141,16 +141,25 @@ test('from nothing: an empty kit leads to the first strip, the first test and th
   page,
 }) => {
   await page.goto(emptyApp.url);
-  await expect(page.getByRole('heading', { name: 'No aircraft yet' })).toBeVisible();
-  await page.getByRole('button', { name: 'Add an aircraft' }).click();
-  await expect(page.getByRole('img', { name: /min to spend/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Add a battery' }).click();
-  await expect(page.getByRole('list', { name: 'Batteries' }).getByRole('listitem')).toHaveCount(2);
-  await page.getByRole('button', { name: 'On the box' }).click();
-  const before = await minutesToSpend(page, 'My aircraft 1');
+  await expect(page.getByRole('heading', { name: 'From the box to the first strip' })).toBeVisible();
+  const strip = page.getByRole('img', { name: /min to spend/ });
+  const minutes = async () => Number.parseInt((await strip.first().getAttribute('aria-label')) ?? '', 10);
+  await page.getByLabel(/Flight time on the box/).fill('20');
+  const short = await minutes();
   await page.getByLabel(/Flight time on the box/).fill('40');
-  await expect.poll(() => minutesToSpend(page, 'My aircraft 1')).toBeGreaterThan(before);
-  await page.getByRole('button', { name: 'Close' }).click();
+  await expect.poll(minutes).toBeGreaterThan(short);
+  await page.getByLabel('Name', { exact: true }).fill('');
+  await page.getByRole('button', { name: 'Next' }).click();
+  await expect(page.getByRole('alert')).toHaveText('Name is empty.');
+  await page.getByLabel('Name', { exact: true }).fill('Wren');
+  await page.getByRole('button', { name: 'Next' }).click();
+  await page.getByLabel('How many like it').fill('2');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Show my minutes' }).click();
+  await expect(page.getByRole('heading', { name: 'Minutes to spend' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add a battery' }).click();
+  await expect(page.getByRole('list', { name: 'Batteries' }).getByRole('listitem')).toHaveCount(3);
+  expect(await minutesToSpend(page, 'Wren 1')).toBeGreaterThan(0);
   await page.getByRole('link', { name: /Swap plan/ }).click();
   await page.getByRole('button', { name: /Start a shoot with/ }).click();
   await page.getByRole('button', { name: 'Add a shot' }).click();

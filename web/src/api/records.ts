@@ -3,6 +3,8 @@ import type {
   AircraftRecord,
   BatteryContent,
   BatteryRecord,
+  ChargerContent,
+  ChargerRecord,
   ConditionsContent,
   ConditionsRecord,
   Kept,
@@ -17,6 +19,7 @@ import { call } from './client';
 export interface Kinds {
   aircraft: { content: AircraftContent; record: AircraftRecord };
   batteries: { content: BatteryContent; record: BatteryRecord };
+  chargers: { content: ChargerContent; record: ChargerRecord };
   conditions: { content: ConditionsContent; record: ConditionsRecord };
   testFlights: { content: TestFlightContent; record: TestFlightRecord };
   shoots: { content: ShootContent; record: ShootRecord };
@@ -28,10 +31,13 @@ export type RecordOf<K extends Kind> = Kinds[K]['record'];
 const paths: Record<Kind, string> = {
   aircraft: '/aircraft',
   batteries: '/batteries',
+  chargers: '/chargers',
   conditions: '/conditions',
   testFlights: '/test-flights',
   shoots: '/shoots',
 };
+
+export const kinds = Object.keys(paths) as readonly Kind[];
 
 export async function listAll<K extends Kind>(kind: K): Promise<RecordOf<K>[]> {
   const items: RecordOf<K>[] = [];

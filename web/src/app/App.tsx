@@ -1,5 +1,6 @@
 import { MantineProvider } from '@mantine/core';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { KitView } from '../kit/KitView';
 import { MethodView } from '../method/MethodView';
 import { MinutesView } from '../minutes/MinutesView';
 import { useChosen } from '../state/chosen';
@@ -16,6 +17,7 @@ const router = createBrowserRouter([
       { path: '/minutes', element: <MinutesView /> },
       { path: '/test-flights', element: <TestFlightsView /> },
       { path: '/swap-plan', element: <SwapPlanView /> },
+      { path: '/kit', element: <KitView /> },
       { path: '/method', element: <MethodView /> },
       { path: '*', element: <Navigate to="/minutes" replace /> },
     ],

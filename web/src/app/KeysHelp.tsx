@@ -2,9 +2,12 @@ import { SidePanel } from './SidePanel';
 
 const keys = [
   ['1, 3, 4', 'Minutes, Test flights, Swap plan'],
+  ['K', 'kit: aircraft, batteries, chargers'],
   ['C', 'change the conditions'],
+  ['U', 'units'],
   ['T', 'record a test flight'],
   ['B', 'next battery (Minutes)'],
+  ['Enter', 'in a table of the kit: same column, next row; with Shift back'],
   ['↑ ↓', 'step a number; with Shift ten steps'],
   ['Space', 'on a shot’s handle: lift it, move it with ↑ ↓, set it down'],
   ['Ctrl-Z', 'undo the last change'],

@@ -9,6 +9,7 @@ import { Footer } from './Footer';
 import { KeysHelp } from './KeysHelp';
 import { useKeys } from './keys';
 import { LookChoice } from './LookChoice';
+import { UnitsPanel } from './UnitsPanel';
 import { useLoading } from './useLoading';
 import { views } from './views';
 
@@ -18,11 +19,14 @@ export function Shell() {
   const choose = useChosen((state) => state.choose);
   const undo = useRecords((state) => state.undo);
   const [help, setHelp] = useState(false);
+  const [units, setUnits] = useState(false);
   const loading = useLoading();
   const look = useChosen((state) => state.look);
   const actions = useMemo(
     () => ({
       ...Object.fromEntries(views.map(({ key, path }) => [key, () => void navigate(path)])),
+      k: () => void navigate('/kit'),
+      u: () => setUnits(true),
       c: () => choose({ conditionsOpen: true }),
       t: () => void navigate('/test-flights?record'),
       '?': () => setHelp(true),
@@ -44,6 +48,12 @@ export function Shell() {
           ))}
         </nav>
         <LookChoice />
+        <button type="button" className="tab" onClick={() => setUnits(true)}>
+          Units <kbd>U</kbd>
+        </button>
+        <NavLink to="/kit" className="tab">
+          Kit <kbd>K</kbd>
+        </NavLink>
         <NavLink to="/method" className="tab">
           Method
         </NavLink>
@@ -56,6 +66,7 @@ export function Shell() {
       {loading === 'ready' ? <Outlet key={look} /> : <Waiting loading={loading} />}
       <Footer />
       {loading === 'ready' && <ConditionsDrawer />}
+      <UnitsPanel opened={units} onClose={() => setUnits(false)} />
       <KeysHelp opened={help} onClose={() => setHelp(false)} />
     </div>
   );

@@ -2,6 +2,7 @@ import { IconAlertTriangle } from '@tabler/icons-react';
 import dayjs from 'dayjs';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useConditions } from '../state/current';
+import { useWriter } from '../state/units';
 import { airAt, bearing } from './air';
 import './conditions.css';
 
@@ -9,6 +10,7 @@ import './conditions.css';
 export function Ribbon() {
   const conditions = useConditions();
   const aircraft = useAircraft();
+  const { write } = useWriter();
   const choose = useChosen((state) => state.choose);
   if (!conditions) return null;
   const { weather } = conditions;
@@ -21,28 +23,28 @@ export function Ribbon() {
         <b>{conditions.place}</b> · {dayjs(conditions.at).format('ddd D MMM, HH:mm')}
       </span>
       <span>
-        air <b>{weather.airTemperatureC} °C</b>
+        air <b>{write('temperature', weather.airTemperatureC, digitsOf(weather.airTemperatureC))}</b>
       </span>
       <span>
-        wind <b>{wind.speedMps} m/s</b> from <b>{bearing(wind.fromDeg)}</b>
+        wind <b>{write('speed', wind.speedMps, 1)}</b> from <b>{bearing(wind.fromDeg)}</b>
         {wind.gustMps != null && (
           <>
-            , gusts <b>{wind.gustMps}</b>
+            , gusts <b>{write('speed', wind.gustMps, 1)}</b>
           </>
         )}{' '}
-        at {wind.readingHeightM} m
+        at {write('distance', wind.readingHeightM)}
         {air.ok && (
           <>
             {' → '}
             <b>
-              {air.value.windMps.toFixed(1)}, {air.value.gustMps.toFixed(1)} m/s
+              {write('speed', air.value.windMps, 1)}, {write('speed', air.value.gustMps, 1)}
             </b>{' '}
-            at {heightM} m
+            at {write('distance', heightM)}
           </>
         )}
       </span>
       <span>
-        ground <b>{weather.elevationM} m</b>
+        ground <b>{write('distance', weather.elevationM)}</b>
       </span>
       {air.ok ? (
         <span>
@@ -61,4 +63,8 @@ export function Ribbon() {
       </button>
     </section>
   );
+}
+
+function digitsOf(value: number): number {
+  return Number.isInteger(value) ? 0 : 1;
 }

@@ -1,6 +1,15 @@
-import { type Quantity, readTyped, shown, violation } from '@acorn-tally/core';
+import {
+  fromShownUnit,
+  inChosenUnit,
+  inShownUnit,
+  type Quantity,
+  readTyped,
+  shown,
+  violation,
+} from '@acorn-tally/core';
 import { Slider } from '@mantine/core';
-import { type KeyboardEvent, useId, useState } from 'react';
+import { type KeyboardEvent, useId, useMemo, useState } from 'react';
+import { useChosen } from '../state/chosen';
 import './fields.css';
 
 interface Props<Value extends number | null> {
@@ -14,6 +23,8 @@ interface Props<Value extends number | null> {
   /** Said under the label, for example what an empty field means. */
   readonly hint?: string;
   readonly stacked?: boolean;
+  /** In a table, whose heading is the label for those who see it. */
+  readonly bare?: boolean;
   /** Says that the field is empty, once the form it stands in was sent. */
   readonly missing?: boolean;
   /** The field a drawer opens on. */
@@ -27,7 +38,9 @@ interface Props<Value extends number | null> {
  * message stands beside it and the last good value is kept. Up and down arrows step; a slider is for trying out.
  */
 export function QuantityField<Value extends number | null>(props: Props<Value>) {
-  const { quantity, value, onChange, assumed, stacked } = props;
+  const { value, onChange, assumed } = props;
+  const units = useChosen((state) => state.units);
+  const quantity = useMemo(() => inChosenUnit(props.quantity, units), [props.quantity, units]);
   const [draft, setDraft] = useState<string | null>(null);
   const id = useId();
   const optional = assumed !== undefined;
@@ -49,7 +62,7 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
   };
 
   return (
-    <div className={`field${stacked ? ' field-stacked' : ''}${problem ? ' field-wrong' : ''}`}>
+    <div className={`field${shapeOf(props)}${problem ? ' field-wrong' : ''}`}>
       <label htmlFor={id}>
         {props.label ?? quantity.label}
         {props.hint && <span className="field-hint">{props.hint}</span>}
@@ -82,13 +95,13 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
           thumbSize={13}
           label={null}
           thumbLabel={`${props.label ?? quantity.label}, slider`}
-          min={props.slider.min / quantity.siPerUnit}
-          max={props.slider.max / quantity.siPerUnit}
+          min={wholeSteps(quantity, props.slider.min)}
+          max={wholeSteps(quantity, props.slider.max)}
           step={quantity.step}
-          value={(value ?? assumed ?? 0) / quantity.siPerUnit}
+          value={inShownUnit(quantity, value ?? assumed ?? 0)}
           onChange={(shownValue) => {
             setDraft(null);
-            onChange(inSi(quantity, shownValue) as Value);
+            onChange(fromShownUnit(quantity, shownValue) as Value);
           }}
         />
       )}
@@ -111,13 +124,19 @@ function placeholder(quantity: Quantity, assumed: number | null | undefined): st
   return assumed == null ? '–' : shown(quantity, assumed);
 }
 
-function inSi(quantity: Quantity, inUnit: number): number {
-  return Number((inUnit * quantity.siPerUnit).toPrecision(12));
+function shapeOf({ stacked, bare }: { readonly stacked?: boolean; readonly bare?: boolean }): string {
+  if (bare) return ' field-bare';
+  return stacked ? ' field-stacked' : '';
+}
+
+/** An end of the slider, in the shown unit, on a whole step. */
+function wholeSteps(quantity: Quantity, si: number): number {
+  return Math.round(inShownUnit(quantity, si) / quantity.step) * quantity.step;
 }
 
 /** One arrow-key step, held inside the range. */
 function stepped(quantity: Quantity, value: number, steps: number): number {
-  const inUnit = value / quantity.siPerUnit + steps * quantity.step;
-  const next = inSi(quantity, Number(inUnit.toPrecision(10)));
+  const inUnit = inShownUnit(quantity, value) + steps * quantity.step;
+  const next = fromShownUnit(quantity, Number(inUnit.toPrecision(10)));
   return violation(quantity, next) === null ? next : Math.min(quantity.max, Math.max(quantity.min, next));
 }

@@ -7,13 +7,17 @@ interface Props {
   readonly onChange: (value: string) => void;
   /** What is wrong with a text, or null. */
   readonly problem?: (text: string) => string | null;
-  readonly type?: 'text' | 'datetime-local';
+  readonly type?: 'text' | 'datetime-local' | 'date';
   readonly stacked?: boolean;
+  /** In a table, whose heading is the label for those who see it. */
+  readonly bare?: boolean;
+  readonly hint?: string;
   readonly placeholder?: string;
 }
 
 /** A line of text. A wrong one stays as typed with its message; the last good one is kept. */
-export function TextField({ label, value, onChange, problem, type = 'text', stacked, placeholder }: Props) {
+export function TextField(props: Props) {
+  const { label, value, onChange, problem, type = 'text', stacked, bare, placeholder, hint } = props;
   const [draft, setDraft] = useState<string | null>(null);
   const id = useId();
   const message = draft === null ? null : (problem?.(draft) ?? null);
@@ -22,8 +26,13 @@ export function TextField({ label, value, onChange, problem, type = 'text', stac
     if (!problem?.(text)) onChange(text);
   };
   return (
-    <div className={`field${stacked ? ' field-stacked' : ''}${message ? ' field-wrong' : ''}`}>
-      <label htmlFor={id}>{label}</label>
+    <div
+      className={`field${bare ? ' field-bare' : stacked ? ' field-stacked' : ''}${message ? ' field-wrong' : ''}`}
+    >
+      <label htmlFor={id}>
+        {label}
+        {hint && <span className="field-hint">{hint}</span>}
+      </label>
       <span className="field-value field-text">
         <input
           id={id}

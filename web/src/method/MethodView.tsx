@@ -7,14 +7,16 @@ import {
   minutesAndSeconds,
   type PowerCurve,
   powerCurve,
+  unitNamed,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
+import { Say } from '../fields/Say';
 import { requestFor } from '../minutes/useEstimates';
 import { useChosen } from '../state/chosen';
-import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
-import { useRecords } from '../state/records';
+import { useAircraft, useBattery, useConditions, useFleet, useFlownBatteriesOf } from '../state/current';
+import { useWriter } from '../state/units';
 import { guesses } from './guesses';
 import { PowerChart } from './PowerChart';
 import { minuteLines, powerLines } from './powerChart';
@@ -25,13 +27,13 @@ import './method.css';
 export function MethodView() {
   const aircraft = useAircraft();
   const conditions = useConditions();
-  const batteries = useBatteriesOf(aircraft?.id);
+  const batteries = useFlownBatteriesOf(aircraft?.id);
   const battery = useBattery(batteries);
   if (!aircraft || !battery || !conditions) {
     return (
       <main className="empty">
         <h1>Nothing to explain yet</h1>
-        <p>Add an aircraft and a battery in Minutes: the method is told with their numbers.</p>
+        <p>Add an aircraft and a battery in Kit: the method is told with their numbers.</p>
       </main>
     );
   }
@@ -50,7 +52,7 @@ interface ChooserProps {
 }
 
 function Chooser({ aircraft, batteries, battery }: ChooserProps) {
-  const all = useRecords((state) => state.aircraft);
+  const all = useFleet();
   const choose = useChosen((state) => state.choose);
   return (
     <aside className="desk-left" aria-label="Whose numbers">
@@ -130,7 +132,9 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
             }).map(({ name, says, rule, source }) => (
               <li key={name}>
                 <b>{name}</b>
-                <p>{says}</p>
+                <p>
+                  <Say>{says}</Say>
+                </p>
                 <p className="step-rule">
                   {rule}
                   <cite>{source}</cite>
@@ -151,7 +155,7 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
 function Refused({ message }: { readonly message: string }) {
   return (
     <p className="danger" role="alert">
-      <IconAlertTriangle size={16} aria-hidden /> {message}
+      <IconAlertTriangle size={16} aria-hidden /> <Say>{message}</Say>
     </p>
   );
 }
@@ -159,7 +163,11 @@ function Refused({ message }: { readonly message: string }) {
 function Power({ name, curve }: { readonly name: string; readonly curve: PowerCurve }) {
   const { box, today, windMps } = curve;
   const hoverW = box.points[0]?.powerW ?? 0;
-  const lines = useMemo(() => ({ power: powerLines(curve), minutes: minuteLines(curve) }), [curve]);
+  const { units, say } = useWriter();
+  const lines = useMemo(() => {
+    const unitMps = unitNamed('m/s', units.speed)?.inBase ?? 1;
+    return { power: powerLines(curve, unitMps), minutes: minuteLines(curve, unitMps) };
+  }, [curve, units.speed]);
   const against = windMps > 0 ? ` against ${windMps.toFixed(1)} m/s of wind` : '';
   const farthest = today.farthest
     ? `goes farthest at ${today.farthest.airspeedMps.toFixed(1)} m/s${against}`
@@ -167,12 +175,11 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
   return (
     <section id="power">
       <div className="headline">
-        <h1>
-          {name} lasts longest at {today.longest.airspeedMps.toFixed(1)} m/s, {farthest}
-        </h1>
+        <h1>{say(`${name} lasts longest at ${today.longest.airspeedMps.toFixed(1)} m/s, ${farthest}`)}</h1>
         <p>
-          still air, new battery: {hoverW.toFixed(0)} W in a hover, {box.longest.powerW.toFixed(0)} W at{' '}
-          {box.longest.airspeedMps.toFixed(1)} m/s
+          {say(
+            `still air, new battery: ${hoverW.toFixed(0)} W in a hover, ${box.longest.powerW.toFixed(0)} W at ${box.longest.airspeedMps.toFixed(1)} m/s`,
+          )}
         </p>
         <ul className="chart-key push">
           <li className="key-today">today</li>
@@ -187,7 +194,10 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
           <PowerChart
             lines={lines.power}
             unit="W"
-            says={`Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${today.longest.airspeedMps.toFixed(1)} m/s.`}
+            speedUnit={units.speed}
+            says={say(
+              `Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${today.longest.airspeedMps.toFixed(1)} m/s.`,
+            )}
           />
         </div>
         <div>
@@ -195,7 +205,10 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
           <PowerChart
             lines={lines.minutes}
             unit="min"
-            says={`Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${today.longest.airspeedMps.toFixed(1)} m/s.`}
+            speedUnit={units.speed}
+            says={say(
+              `Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${today.longest.airspeedMps.toFixed(1)} m/s.`,
+            )}
           />
         </div>
       </div>

@@ -7,11 +7,12 @@ import type { AirLine, AirLines } from './powerChart';
 interface Props {
   readonly lines: AirLines;
   readonly unit: 'W' | 'min';
+  readonly speedUnit: string;
   readonly says: string;
 }
 
 /** Power or minutes against airspeed, in still air as on the box and in today's, with the two speeds worth knowing. */
-export function PowerChart({ lines, unit, says }: Props) {
+export function PowerChart({ lines, unit, speedUnit, says }: Props) {
   const data = useMemo((): ChartData<'line'> => {
     return {
       datasets: [
@@ -20,7 +21,7 @@ export function PowerChart({ lines, unit, says }: Props) {
       ],
     };
   }, [lines]);
-  const options = useMemo(() => optionsFor(unit), [unit]);
+  const options = useMemo(() => optionsFor(unit, speedUnit), [unit, speedUnit]);
   return (
     <div className="chart method-chart">
       <Line data={data} options={options} aria-label={says} />
@@ -46,7 +47,7 @@ function datasets(air: AirLine, name: string, colour: string, borderDash: number
   ];
 }
 
-function optionsFor(unit: Props['unit']): ChartOptions<'line'> {
+function optionsFor(unit: Props['unit'], speedUnit: string): ChartOptions<'line'> {
   const soft = token('ink-soft');
   return {
     animation: false,
@@ -59,8 +60,8 @@ function optionsFor(unit: Props['unit']): ChartOptions<'line'> {
         min: 0,
         grid: { display: false },
         border: { color: soft },
-        ticks: { color: soft, stepSize: 2 },
-        title: { display: true, text: 'airspeed, m/s', align: 'end', color: soft },
+        ticks: { color: soft, maxTicksLimit: 11 },
+        title: { display: true, text: `airspeed, ${speedUnit}`, align: 'end', color: soft },
       },
       y: {
         type: 'linear',
@@ -76,7 +77,7 @@ function optionsFor(unit: Props['unit']): ChartOptions<'line'> {
         displayColors: false,
         filter: (item) => !item.dataset.label?.includes(':'),
         callbacks: {
-          title: (items) => `${(items[0]?.parsed.x ?? 0).toFixed(1)} m/s`,
+          title: (items) => `${(items[0]?.parsed.x ?? 0).toFixed(1)} ${speedUnit}`,
           label: (item) => `${(item.parsed.y ?? 0).toFixed(1)} ${unit} · ${item.dataset.label}`,
         },
       },

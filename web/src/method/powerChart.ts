@@ -17,18 +17,24 @@ export interface AirLine {
   readonly farthest: Point | null;
 }
 
-const watts = ({ airspeedMps, powerW }: AtAirspeed): Point => ({ x: airspeedMps, y: powerW });
-const minutes = ({ airspeedMps, lastsS }: AtAirspeed): Point => ({ x: airspeedMps, y: lastsS / 60 });
+type PointOf = (at: AtAirspeed) => Point;
+const watts =
+  (unitMps: number): PointOf =>
+  ({ airspeedMps, powerW }) => ({ x: airspeedMps / unitMps, y: powerW });
+const minutes =
+  (unitMps: number): PointOf =>
+  ({ airspeedMps, lastsS }) => ({ x: airspeedMps / unitMps, y: lastsS / 60 });
 
-export function powerLines(curve: PowerCurve): AirLines {
-  return { box: airLine(curve.box, watts), today: airLine(curve.today, watts) };
+/** Against airspeed in a unit of `unitMps` metres per second. */
+export function powerLines(curve: PowerCurve, unitMps = 1): AirLines {
+  return { box: airLine(curve.box, watts(unitMps)), today: airLine(curve.today, watts(unitMps)) };
 }
 
-export function minuteLines(curve: PowerCurve): AirLines {
-  return { box: airLine(curve.box, minutes), today: airLine(curve.today, minutes) };
+export function minuteLines(curve: PowerCurve, unitMps = 1): AirLines {
+  return { box: airLine(curve.box, minutes(unitMps)), today: airLine(curve.today, minutes(unitMps)) };
 }
 
-function airLine(curve: AirspeedCurve, point: (at: AtAirspeed) => Point): AirLine {
+function airLine(curve: AirspeedCurve, point: PointOf): AirLine {
   return {
     line: curve.points.map(point),
     longest: point(curve.longest),

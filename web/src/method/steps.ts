@@ -56,7 +56,7 @@ function wind({ conditions, estimate, explained, aircraft }: Told): Step {
   const ground = roughnessClasses.find(({ roughnessM }) => roughnessM === explained.roughnessM);
   return {
     name: 'Wind',
-    says: `${read.speedMps} m/s read at ${read.readingHeightM} m over ${ground?.name ?? `ground of roughness ${explained.roughnessM} m`} is ${explained.windGrowthRatio.toFixed(1)} times as much at ${aircraft.flight.heightM} m: ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)}. Gusts cost, since power grows faster than speed.`,
+    says: `${read.speedMps} m/s read at ${read.readingHeightM} m over ${ground?.name ?? `ground of roughness ${explained.roughnessM} m`} is ${explained.windGrowthRatio.toFixed(1)} times as much at ${aircraft.flight.heightM} m: ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)} m/s. Gusts cost, since power grows faster than speed.`,
     rule: 'wind = reading × ln(height ÷ roughness) ÷ ln(reading height ÷ roughness)',
     source: 'Wieringa 1992',
   };

@@ -1,18 +1,30 @@
 import {
+  type Advice,
   type Band,
+  type Battery,
   type BatteryRecord,
   type Caution,
+  type ConditionsRecord,
   type Estimate,
+  keptPlaces,
   minutesAndSeconds,
   nameProblem,
   ranges,
   takeoffCharge,
+  usualHealth,
 } from '@acorn-tally/core';
 import { IconAlertTriangle, IconTrash } from '@tabler/icons-react';
+import { useBusy } from '../app/useBusy';
 import { Tally } from '../charts/Tally';
+import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { placeNames } from '../kit/kitWords';
+import { usePackEdit } from '../kit/usePackEdit';
+import { packAtTheHour } from '../state/atTheHour';
 import { useRecords } from '../state/records';
+import { useWriter, type Writer } from '../state/units';
 import { spansOf } from './spans';
 import type { BatteryEstimate } from './useEstimates';
 
@@ -23,18 +35,21 @@ interface Props {
   readonly fresh: boolean;
   readonly boxS: number;
   readonly chosen: boolean;
+  readonly conditions: ConditionsRecord;
   readonly onChoose: () => void;
 }
 
 /** One battery: the tally strip, minutes to spend and what to mind; the chosen one opens to be changed in place. */
-export function BatteryRow({ row, band, fresh, boxS, chosen, onChoose }: Props) {
-  const { battery, outcome } = row;
+export function BatteryRow({ row, band, fresh, boxS, chosen, conditions, onChoose }: Props) {
+  const { battery, outcome, advice } = row;
+  const { write } = useWriter();
+  const pack = packAtTheHour(battery, conditions);
   return (
     <li className={`row${chosen ? ' row-chosen' : ''}`}>
       <button type="button" className="row-line" aria-pressed={chosen} onClick={onChoose}>
         <span className="row-name">
           <b>{battery.label}</b>
-          <small>{stateInWords(battery)}</small>
+          <small>{stateInWords(battery, pack, write)}</small>
         </span>
         {outcome.ok ? (
           <>
@@ -43,15 +58,15 @@ export function BatteryRow({ row, band, fresh, boxS, chosen, onChoose }: Props) 
               <b>{minutesAndSeconds(outcome.value.usableS.p50)}</b>
               <BandWords band={band} fresh={fresh} />
             </span>
-            <Flag cautions={messages(outcome.value, 'battery')} />
+            <Flag advice={advice} />
           </>
         ) : (
           <span className="row-refused danger">
-            <IconAlertTriangle size={16} aria-hidden /> {outcome.refusal.message}
+            <IconAlertTriangle size={16} aria-hidden /> <Say>{outcome.refusal.message}</Say>
           </span>
         )}
       </button>
-      {chosen && <BatteryFields key={battery.id} battery={battery} />}
+      {chosen && <BatteryFields key={battery.id} battery={battery} pack={pack} />}
     </li>
   );
 }
@@ -86,90 +101,95 @@ export function inHundred(chance: number): string {
   return `${Math.round(chance * 100)} in 100`;
 }
 
-function stateInWords({ pack }: BatteryRecord): string {
+function stateInWords(battery: BatteryRecord, pack: Battery, write: Writer['write']): string {
   const parts = [`${Math.round(takeoffCharge(pack) * 100)} %`];
-  if (pack.startTemperatureC != null) parts.push(`${pack.startTemperatureC} °C`);
-  parts.push(`${pack.cycles ?? 0} cycles`);
+  if (pack.startTemperatureC != null) parts.push(write('temperature', pack.startTemperatureC));
+  parts.push(`${battery.pack.cycles ?? 0} cycles`);
   return parts.join(' · ');
 }
 
-function Flag({ cautions }: { readonly cautions: readonly string[] }) {
-  const [first, ...more] = cautions;
+function Flag({ advice }: { readonly advice: readonly Advice[] }) {
+  const [first, ...more] = advice;
   if (!first) return <span />;
   return (
-    <span className="row-flag danger" title={cautions.join('. ')}>
+    <span className="row-flag danger" title={advice.map(({ message }) => message).join('. ')}>
       <IconAlertTriangle size={14} aria-hidden />
       <span>
-        {first}
+        {first.message}
         {more.length > 0 && <small> and {more.length} more</small>}
       </span>
     </span>
   );
 }
 
-function BatteryFields({ battery }: { readonly battery: BatteryRecord }) {
-  const { edit, remove } = useRecords();
-  const { pack } = battery;
-  const change = (part: Partial<typeof pack>, what: string) =>
-    edit('batteries', battery.id, { pack: { ...pack, ...part } }, `${what} of ${battery.label}`);
+interface FieldsProps {
+  readonly battery: BatteryRecord;
+  /** As it will be at the ribbon’s hour. */
+  readonly pack: Battery;
+}
+
+/** What changes from day to day; the rest of the label is in Kit. */
+function BatteryFields({ battery, pack: packNow }: FieldsProps) {
+  const remove = useRecords((state) => state.remove);
+  const edit = useRecords((state) => state.edit);
+  const { changePack, change } = usePackEdit(battery);
+  const { run } = useBusy();
+  const { pack, keeping } = battery;
   const fields = ranges.battery;
-  const dropIt = () =>
-    remove('batteries', battery.id, `removing ${battery.label}`).catch((error: Error) =>
-      useRecords.setState({ trouble: error.message }),
-    );
+  const keptAt = keeping?.keptAt ?? 'own';
   return (
     <fieldset className="row-fields" aria-label={`${battery.label} in detail`}>
       <QuantityField
         stacked
         quantity={fields.startCharge}
         value={pack.startCharge}
-        onChange={(startCharge) => change({ startCharge }, 'start charge')}
+        onChange={(startCharge) => changePack({ startCharge }, 'start charge')}
       />
       <QuantityField
         stacked
         quantity={fields.daysSinceCharge}
         label="Days stood"
-        value={pack.daysSinceCharge ?? null}
-        assumed={0}
-        onChange={(daysSinceCharge) => change({ daysSinceCharge }, 'days since charged')}
+        value={keeping?.chargedAt ? null : (pack.daysSinceCharge ?? null)}
+        assumed={Number((packNow.daysSinceCharge ?? 0).toFixed(1))}
+        onChange={(daysSinceCharge) =>
+          change({ pack: { daysSinceCharge }, keeping: { chargedAt: null } }, 'days since charged')
+        }
+      />
+      <ChoiceField
+        stacked
+        label="Kept"
+        value={keptAt}
+        options={keptPlaces.map((value) => ({ value, label: placeNames[value] }))}
+        onChange={(place) => change({ keeping: { keptAt: place } }, 'where it is kept')}
       />
       <QuantityField
         stacked
         quantity={fields.startTemperatureC}
-        value={pack.startTemperatureC ?? null}
-        assumed={null}
-        onChange={(startTemperatureC) => change({ startTemperatureC }, 'temperature')}
+        value={keptAt === 'own' ? (pack.startTemperatureC ?? null) : null}
+        assumed={packNow.startTemperatureC ?? null}
+        onChange={(startTemperatureC) =>
+          change({ pack: { startTemperatureC }, keeping: { keptAt: 'own' } }, 'temperature')
+        }
       />
       <QuantityField
         stacked
         quantity={fields.ratedCapacityMah}
         value={pack.ratedCapacityMah}
-        onChange={(ratedCapacityMah) => change({ ratedCapacityMah }, 'capacity')}
+        onChange={(ratedCapacityMah) => changePack({ ratedCapacityMah }, 'capacity')}
       />
       <QuantityField
         stacked
         quantity={fields.cycles}
         value={pack.cycles ?? null}
         assumed={0}
-        onChange={(cycles) => change({ cycles }, 'cycles')}
+        onChange={(cycles) => changePack({ cycles }, 'cycles')}
       />
       <QuantityField
         stacked
-        quantity={fields.cellCount}
-        value={pack.cellCount}
-        onChange={(cellCount) => change({ cellCount }, 'cells')}
-      />
-      <QuantityField
-        stacked
-        quantity={fields.nominalVoltageV}
-        value={pack.nominalVoltageV}
-        onChange={(nominalVoltageV) => change({ nominalVoltageV }, 'voltage')}
-      />
-      <QuantityField
-        stacked
-        quantity={fields.fullCellVoltageV}
-        value={pack.fullCellVoltageV}
-        onChange={(fullCellVoltageV) => change({ fullCellVoltageV }, 'full cell')}
+        quantity={fields.health}
+        value={pack.health ?? null}
+        assumed={Number(usualHealth(pack.cycles ?? 0).toFixed(2))}
+        onChange={(health) => changePack({ health }, 'health')}
       />
       <TextField
         stacked
@@ -178,7 +198,12 @@ function BatteryFields({ battery }: { readonly battery: BatteryRecord }) {
         problem={(text) => nameProblem('Label', text)}
         onChange={(label) => edit('batteries', battery.id, { label }, `label of ${battery.label}`)}
       />
-      <button type="button" className="row-remove" onClick={dropIt} aria-label={`Remove ${battery.label}`}>
+      <button
+        type="button"
+        className="icon-button"
+        onClick={() => void run(() => remove('batteries', battery.id, `removing ${battery.label}`))}
+        aria-label={`Remove ${battery.label}`}
+      >
         <IconTrash size={16} aria-hidden />
       </button>
     </fieldset>

@@ -6,12 +6,15 @@ import {
   usualReturnHeightM,
 } from '@acorn-tally/core';
 import { memo, type ReactNode, useState } from 'react';
+import { Link } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
+import { SpecSheetDrawer } from '../kit/SpecSheetDrawer';
 import { useChosen } from '../state/chosen';
+import { useFleet } from '../state/current';
 import { useRecords } from '../state/records';
-import { AddAircraftButton } from './AddToKit';
-import { BoxDrawer } from './BoxDrawer';
+import { useWriter } from '../state/units';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
 
@@ -23,7 +26,9 @@ interface Props {
 
 /** What the pilot chooses: the aircraft, where it works, how it is flown, and what is held back. */
 export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props) {
-  const { aircraft: all, edit } = useRecords();
+  const edit = useRecords((state) => state.edit);
+  const all = useFleet();
+  const { write } = useWriter();
   const choose = useChosen((state) => state.choose);
   const [boxOpen, setBoxOpen] = useState(false);
   const { flight, policy, spec } = aircraft;
@@ -34,14 +39,16 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
     <aside className="desk-left" aria-label="Flight">
       <div className="panel-head-line">
         <h2>Flight</h2>
-        <AddAircraftButton quiet />
+        <Link to="/kit" className="link">
+          Kit
+        </Link>
       </div>
       <ChoiceField
         label="Aircraft"
         value={aircraft.id}
         options={all.map(({ id, name, spec: { takeoffMassKg } }) => ({
           value: id,
-          label: `${name}, ${Math.round(takeoffMassKg * 1000)} g`,
+          label: `${name}, ${write('mass', takeoffMassKg)}`,
         }))}
         onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
       />
@@ -50,7 +57,9 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
           On the box
         </button>
         <span className="field-value field-static">
-          {Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at {spec.advertisedSpeedMps} m/s
+          <Say>
+            {`${Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at ${spec.advertisedSpeedMps} m/s`}
+          </Say>
         </span>
       </div>
       <QuantityField
@@ -82,7 +91,7 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
       <h2>Held back</h2>
       <ReserveCards policy={policy} onChange={setPolicy} />
       {trust}
-      <BoxDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
+      <SpecSheetDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
     </aside>
   );
 });

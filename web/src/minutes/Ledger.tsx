@@ -4,11 +4,14 @@ import {
   type Cause,
   type ConditionsRecord,
   chargeAtTouchdown,
+  daysInWords,
   type Estimate,
   type LedgerLine,
   minutesAndSeconds,
   spec,
 } from '@acorn-tally/core';
+import { Say } from '../fields/Say';
+import { packAtTheHour } from '../state/atTheHour';
 
 interface Props {
   readonly estimate: Estimate;
@@ -38,7 +41,9 @@ export function Ledger(props: Props) {
         </tr>
         {lines.map(({ cause, seconds }) => (
           <tr key={cause}>
-            <th scope="row">{wordsFor(cause, props)}</th>
+            <th scope="row">
+              <Say>{wordsFor(cause, props)}</Say>
+            </th>
             <td className="ledger-bar">
               <i
                 className={seconds > 0 ? 'ledger-gain' : undefined}
@@ -65,23 +70,24 @@ export function Ledger(props: Props) {
 function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Props): string {
   const { flight, policy } = aircraft;
   const { airTemperatureC, elevationM } = conditions.weather;
-  const packC = battery.pack.startTemperatureC ?? airTemperatureC;
+  const pack = packAtTheHour(battery, conditions);
+  const packC = Math.round(pack.startTemperatureC ?? airTemperatureC);
   const words: Record<Cause, () => string> = {
     'other-pack': () =>
-      `Other pack: ${battery.pack.ratedCapacityMah}, not ${aircraft.spec.advertisedCapacityMah} mAh`,
+      `Other pack: ${pack.ratedCapacityMah}, not ${aircraft.spec.advertisedCapacityMah} mAh`,
     style: () => 'Flown this way, not cruising steadily',
     air: () => `Air at ${elevationM} m and ${airTemperatureC} °C`,
     temperature: () => `Pack at ${packC} °C in air of ${airTemperatureC} °C`,
     wind: () =>
-      `Wind ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)}, at ${flight.heightM} m`,
+      `Wind ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)} m/s, at ${flight.heightM} m`,
     wear: () =>
-      battery.pack.health != null
-        ? `Worn to ${Math.round(battery.pack.health * 100)} %, measured`
-        : `${battery.pack.cycles ?? 0} cycles of wear`,
+      pack.health != null
+        ? `Worn to ${Math.round(pack.health * 100)} %, measured`
+        : `${pack.cycles ?? 0} cycles of wear`,
     'not-full': () =>
-      battery.pack.daysSinceCharge
-        ? `At ${Math.round(estimate.takeoffCharge * 100)} % after ${battery.pack.daysSinceCharge} d standing`
-        : `Charged to ${Math.round(battery.pack.startCharge * 100)} %`,
+      (pack.daysSinceCharge ?? 0) > 0.5
+        ? `At ${Math.round(estimate.takeoffCharge * 100)} % after ${daysInWords(pack.daysSinceCharge ?? 0)} of standing`
+        : `Charged to ${Math.round(pack.startCharge * 100)} %`,
     hidden: () => 'Charge the gauge never shows',
     'held-back': () =>
       `Held back: ${Math.round(chargeAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')) * 100)} % at touch-down`,

@@ -13,10 +13,12 @@ import { memo, useDeferredValue, useMemo } from 'react';
 import { useKeys } from '../app/keys';
 import { ChargeChart } from '../charts/ChargeChart';
 import { TallyLegend } from '../charts/Tally';
+import { Say } from '../fields/Say';
+import { AddBattery } from '../kit/AddBattery';
+import { FirstSteps } from '../kit/FirstSteps';
 import { useChosen } from '../state/chosen';
-import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
+import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import type { Reckoned } from '../workers/useReckoned';
-import { AddAircraftButton, AddBatteryButton } from './AddToKit';
 import { BatteryRow, inHundred, messages } from './BatteryRow';
 import { FlightPanel } from './FlightPanel';
 import { Ledger } from './Ledger';
@@ -30,18 +32,7 @@ export function MinutesView() {
   const aircraft = useAircraft();
   const conditions = useConditions();
   if (!conditions) return null;
-  if (!aircraft) {
-    return (
-      <main className="empty">
-        <h1>No aircraft yet</h1>
-        <p>
-          Start from the box: mass, flight time, and the speed it was advertised at. The first minutes follow
-          at once.
-        </p>
-        <AddAircraftButton />
-      </main>
-    );
-  }
+  if (!aircraft) return <FirstSteps conditions={conditions} />;
   return <Desk aircraft={aircraft} conditions={conditions} />;
 }
 
@@ -52,7 +43,7 @@ interface DeskProps {
 
 /** What is chosen on the left follows the hand at once; what follows from it, on the right, may come a moment later. */
 function Desk({ aircraft, conditions }: DeskProps) {
-  const batteries = useBatteriesOf(aircraft.id);
+  const batteries = useFlownBatteriesOf(aircraft.id);
   const now = useMemo(() => ({ aircraft, batteries, conditions }), [aircraft, batteries, conditions]);
   const shown = useDeferredValue(now);
   const battery = useBattery(shown.batteries);
@@ -124,12 +115,13 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
             band={bands.value?.get(row.battery.id)}
             fresh={bands.fresh}
             boxS={aircraft.spec.advertisedFlightTimeS}
+            conditions={conditions}
             chosen={row.battery.id === battery?.id}
             onChoose={() => choose({ batteryId: row.battery.id })}
           />
         ))}
       </ul>
-      <AddBatteryButton aircraft={aircraft} batteries={batteries} />
+      <AddBattery aircraft={aircraft} quiet />
       {battery && chosen?.ok && (
         <div className="below">
           <section>
@@ -185,7 +177,7 @@ function FlightCautions({ outcome, band }: CautionsProps) {
   if (found.length === 0) return null;
   return (
     <p className="flight-cautions danger">
-      <IconAlertTriangle size={15} aria-hidden /> {found.join('. ')}.
+      <IconAlertTriangle size={15} aria-hidden /> <Say>{`${found.join('. ')}.`}</Say>
     </p>
   );
 }

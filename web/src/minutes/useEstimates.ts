@@ -1,5 +1,7 @@
 import {
+  type Advice,
   type AircraftRecord,
+  advice,
   type BatteryRecord,
   type ConditionsRecord,
   type Estimate,
@@ -8,10 +10,13 @@ import {
   type Outcome,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
+import { packAtTheHour } from '../state/atTheHour';
 
 export interface BatteryEstimate {
   readonly battery: BatteryRecord;
   readonly outcome: Outcome<Estimate>;
+  /** What to do about it, and what that gains. */
+  readonly advice: readonly Advice[];
 }
 
 export function requestFor(
@@ -21,10 +26,11 @@ export function requestFor(
 ): EstimateRequest {
   return {
     aircraft: aircraft.spec,
-    battery: battery.pack,
+    battery: packAtTheHour(battery, conditions),
     conditions: conditions.weather,
     flight: aircraft.flight,
     policy: aircraft.policy,
+    site: conditions.site ?? null,
   };
 }
 
@@ -36,7 +42,11 @@ export function useEstimates(
 ): readonly BatteryEstimate[] {
   return useMemo(
     () =>
-      batteries.map((battery) => ({ battery, outcome: estimate(requestFor(aircraft, battery, conditions)) })),
+      batteries.map((battery) => {
+        const request = requestFor(aircraft, battery, conditions);
+        const outcome = estimate(request);
+        return { battery, outcome, advice: outcome.ok ? advice(request, outcome.value) : [] };
+      }),
     [aircraft, batteries, conditions],
   );
 }

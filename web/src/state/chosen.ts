@@ -1,3 +1,4 @@
+import { type ChosenUnits, metricUnits, usualWhatIfs, type WhatIf } from '@acorn-tally/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -12,6 +13,8 @@ interface Chosen {
   readonly shootId: string | null;
   readonly conditionsOpen: boolean;
   readonly look: Look;
+  readonly units: ChosenUnits;
+  readonly whatIfs: readonly WhatIf[];
   choose(change: Partial<Omit<Chosen, 'choose'>>): void;
 }
 
@@ -24,17 +27,13 @@ export const useChosen = create<Chosen>()(
       shootId: null,
       conditionsOpen: false,
       look: 'paper',
+      units: metricUnits,
+      whatIfs: usualWhatIfs,
       choose: (change) => set(change),
     }),
     {
       name: 'acorn-tally-chosen',
-      partialize: ({ aircraftId, batteryId, testFlightId, shootId, look }) => ({
-        aircraftId,
-        batteryId,
-        testFlightId,
-        shootId,
-        look,
-      }),
+      partialize: ({ conditionsOpen: _o, choose: _c, ...kept }) => kept,
     },
   ),
 );

@@ -1,11 +1,23 @@
-import type { AircraftRecord, BatteryRecord, ConditionsRecord, ShootRecord } from '@acorn-tally/core';
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  isFlown,
+  type ShootRecord,
+} from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useChosen } from './chosen';
 import { useRecords } from './records';
 
+/** The aircraft that are still flown. */
+export function useFleet(): readonly AircraftRecord[] {
+  const aircraft = useRecords((state) => state.aircraft);
+  return useMemo(() => aircraft.filter(({ retiredOn }) => !retiredOn), [aircraft]);
+}
+
 /** The chosen aircraft, or the first one. */
 export function useAircraft(): AircraftRecord | null {
-  const aircraft = useRecords((state) => state.aircraft);
+  const aircraft = useFleet();
   const id = useChosen((state) => state.aircraftId);
   return aircraft.find((record) => record.id === id) ?? aircraft[0] ?? null;
 }
@@ -16,6 +28,12 @@ export function useBatteriesOf(aircraftId: string | undefined): readonly Battery
     () => batteries.filter((battery) => battery.aircraftId === aircraftId),
     [batteries, aircraftId],
   );
+}
+
+/** Those of them that are flown: neither retired nor damaged. */
+export function useFlownBatteriesOf(aircraftId: string | undefined): readonly BatteryRecord[] {
+  const batteries = useBatteriesOf(aircraftId);
+  return useMemo(() => batteries.filter(({ keeping }) => isFlown(keeping)), [batteries]);
 }
 
 /** The chosen battery of an aircraft, or its first one. */

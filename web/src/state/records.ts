@@ -4,6 +4,7 @@ import {
   type Content,
   createRecord,
   type Kind,
+  kinds,
   listAll,
   type RecordOf,
   removeRecord,
@@ -21,6 +22,11 @@ interface UndoStep {
   readonly undo: () => Promise<void> | void;
 }
 
+export interface Change<K extends Kind> {
+  readonly id: string;
+  readonly content: Partial<Content<K>>;
+}
+
 export type SaveState = 'saved' | 'saving' | 'failed';
 
 interface Records extends Data {
@@ -31,6 +37,8 @@ interface Records extends Data {
   load(): Promise<void>;
   /** Changes a record at once on the screen and a moment later on the server. */
   edit<K extends Kind>(kind: K, id: string, change: Partial<Content<K>>, label: string): void;
+  /** Changes several records of a kind as one step to undo. */
+  editAll<K extends Kind>(kind: K, changes: readonly Change<K>[], label: string): void;
   add<K extends Kind>(kind: K, content: Content<K>, label: string): Promise<RecordOf<K>>;
   remove(kind: Kind, id: string, label: string): Promise<void>;
   undo(): Promise<void>;
@@ -111,6 +119,7 @@ export const useRecords = create<Records>((set, get) => {
   return {
     aircraft: [],
     batteries: [],
+    chargers: [],
     conditions: [],
     testFlights: [],
     shoots: [],
@@ -122,27 +131,29 @@ export const useRecords = create<Records>((set, get) => {
     async load() {
       set({ loading: 'loading', trouble: null });
       try {
-        const [aircraft, batteries, conditions, testFlights, shoots] = await Promise.all([
-          listAll('aircraft'),
-          listAll('batteries'),
-          listAll('conditions'),
-          listAll('testFlights'),
-          listAll('shoots'),
-        ]);
-        set({ aircraft, batteries, conditions, testFlights, shoots, loading: 'ready' });
+        const lists = await Promise.all(kinds.map(async (kind) => [kind, await listAll(kind)] as const));
+        set({ ...(Object.fromEntries(lists) as unknown as Data), loading: 'ready' });
       } catch (error) {
         set({ loading: 'failed', trouble: (error as Error).message });
       }
     },
 
     edit(kind, id, content, label) {
-      const before = find(kind, id);
-      if (!before) return;
-      const old = Object.fromEntries(
-        Object.keys(content).map((key) => [key, (before as unknown as Record<string, unknown>)[key]]),
-      );
-      change(kind, id, content);
-      pushUndo(label, `${kind} ${id} ${label}`, () => change(kind, id, old));
+      get().editAll(kind, [{ id, content }], label);
+    },
+
+    editAll(kind, changes, label) {
+      const before = changes.flatMap(({ id, content }) => {
+        const record = find(kind, id) as unknown as Record<string, unknown> | undefined;
+        if (!record) return [];
+        const old = Object.fromEntries(Object.keys(content).map((key) => [key, record[key] ?? null]));
+        return [{ id, content: old }];
+      });
+      for (const { id, content } of changes) change(kind, id, content);
+      const ids = changes.map(({ id }) => id).join(' ');
+      pushUndo(label, `${kind} ${ids} ${label}`, () => {
+        for (const { id, content } of before) change(kind, id, content);
+      });
     },
 
     async add(kind, content, label) {

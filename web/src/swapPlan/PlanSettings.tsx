@@ -1,5 +1,7 @@
 import {
   type BatteryRecord,
+  type ConditionsRecord,
+  isFlown,
   nameProblem,
   type PolicyKind,
   ranges,
@@ -12,11 +14,13 @@ import dayjs from 'dayjs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { packAtTheHour } from '../state/atTheHour';
 import { useRecords } from '../state/records';
 
 interface Props {
   readonly shoot: ShootRecord;
   readonly batteries: readonly BatteryRecord[];
+  readonly conditions: ConditionsRecord;
 }
 
 const schools: readonly { value: PolicyKind; label: string }[] = [
@@ -25,7 +29,7 @@ const schools: readonly { value: PolicyKind; label: string }[] = [
 ];
 
 /** What holds for the whole shoot: when it starts, how long a swap takes, what is held back, and which batteries are at hand. */
-export function PlanSettings({ shoot, batteries }: Props) {
+export function PlanSettings({ shoot, batteries, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
   const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
   const toggle = (id: string) => {
@@ -74,12 +78,26 @@ export function PlanSettings({ shoot, batteries }: Props) {
       />
       <fieldset className="at-hand">
         <legend>Batteries at hand</legend>
-        {batteries.map(({ id, label, pack }) => (
-          <label key={id}>
-            <input type="checkbox" checked={shoot.batteryIds.includes(id)} onChange={() => toggle(id)} />{' '}
-            {label} <small>{Math.round(takeoffCharge(pack) * 100)} %</small>
-          </label>
-        ))}
+        {batteries.map((battery) => {
+          const { id, label, keeping } = battery;
+          const flown = isFlown(keeping);
+          return (
+            <label key={id}>
+              <input
+                type="checkbox"
+                checked={flown && shoot.batteryIds.includes(id)}
+                disabled={!flown}
+                onChange={() => toggle(id)}
+              />{' '}
+              {label}{' '}
+              <small>
+                {flown
+                  ? `${Math.round(takeoffCharge(packAtTheHour(battery, conditions)) * 100)} %`
+                  : keeping?.state}
+              </small>
+            </label>
+          );
+        })}
       </fieldset>
     </section>
   );

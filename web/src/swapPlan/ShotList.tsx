@@ -29,6 +29,7 @@ import { IconArrowDown, IconArrowUp, IconGripVertical, IconTrash } from '@tabler
 import { useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { useRecords } from '../state/records';
 
@@ -162,7 +163,7 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
               {number} {shot.name}
             </b>
             <small>
-              {shot.style} {Math.round(shot.distanceM)} m out, {Math.round(shot.heightM)} m up
+              <Say>{`${shot.style} ${Math.round(shot.distanceM)} m out, ${Math.round(shot.heightM)} m up`}</Say>
             </small>
           </span>
           <b>{minutesAndSeconds(shot.durationS)}</b>

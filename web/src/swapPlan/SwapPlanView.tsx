@@ -8,8 +8,9 @@ import {
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
+import { Say } from '../fields/Say';
 import { useChosen } from '../state/chosen';
-import { useAircraft, useBatteriesOf, useConditions, useShoot } from '../state/current';
+import { useAircraft, useBatteriesOf, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
 import { useRecords } from '../state/records';
 import { FlightTable } from './FlightTable';
 import { planHeadline } from './headline';
@@ -30,7 +31,7 @@ export function SwapPlanView() {
 
 function NoShoot() {
   const aircraft = useAircraft();
-  const batteries = useBatteriesOf(aircraft?.id);
+  const batteries = useFlownBatteriesOf(aircraft?.id);
   const conditions = useConditions();
   const add = useRecords((state) => state.add);
   const choose = useChosen((state) => state.choose);
@@ -60,7 +61,7 @@ function NoShoot() {
       {aircraft ? (
         <Button onClick={() => void start()}>Start a shoot with {aircraft.name}</Button>
       ) : (
-        <p>Add an aircraft in Minutes first.</p>
+        <p>Add an aircraft in Kit first.</p>
       )}
     </main>
   );
@@ -106,7 +107,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
               {shoot.name} · {aircraft.name}
             </p>
           </div>
-          <PlanSettings shoot={shoot} batteries={batteries} />
+          <PlanSettings shoot={shoot} batteries={batteries} conditions={conditions} />
           {plan.value.flights.length > 0 && (
             <>
               <Timeline
@@ -130,7 +131,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
         </>
       ) : (
         <p className="danger">
-          <IconAlertTriangle size={16} aria-hidden /> {plan.refusal.message}
+          <IconAlertTriangle size={16} aria-hidden /> <Say>{plan.refusal.message}</Say>
         </p>
       )}
     </main>

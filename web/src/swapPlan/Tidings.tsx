@@ -1,6 +1,7 @@
 import { minutesAndSeconds, type ShootRecord, type Shot, type SwapPlan } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import dayjs from 'dayjs';
+import { Say } from '../fields/Say';
 import { earlyInWords } from './headline';
 
 interface Props {
@@ -50,7 +51,7 @@ export function Tidings({ plan, chances, shoot, labelOf, shotOf }: Props) {
                   <IconAlertTriangle size={14} aria-hidden />
                   <b>{shotOf(shotId)?.name}</b>
                 </span>{' '}
-                {reason}
+                <Say>{reason}</Say>
               </li>
             ))}
           </ul>

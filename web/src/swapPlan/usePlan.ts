@@ -2,6 +2,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type ConditionsRecord,
+  isFlown,
   type Outcome,
   type PlanRequest,
   planSwaps,
@@ -9,6 +10,7 @@ import {
   type SwapPlan,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
+import { packAtTheHour } from '../state/atTheHour';
 import { reckoners } from '../workers/reckoners';
 import { type Reckoned, useReckoned } from '../workers/useReckoned';
 
@@ -26,10 +28,15 @@ export function usePlan(
   conditions: ConditionsRecord,
 ): PlanAndRisk {
   const { request, plan } = useMemo(() => {
-    const atHand = shoot.batteryIds.flatMap((id) => batteries.filter((battery) => battery.id === id));
+    const flown = batteries.filter(({ keeping }) => isFlown(keeping));
+    const atHand = shoot.batteryIds.flatMap((id) => flown.filter((battery) => battery.id === id));
     const request: PlanRequest = {
       aircraft: aircraft.spec,
-      batteries: atHand.map(({ id, label, pack }) => ({ ...pack, id, label })),
+      batteries: atHand.map((battery) => ({
+        ...packAtTheHour(battery, conditions),
+        id: battery.id,
+        label: battery.label,
+      })),
       shots: shoot.shots,
       conditions: conditions.weather,
       policy: shoot.policy,

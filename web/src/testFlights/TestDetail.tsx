@@ -1,5 +1,6 @@
 import { minutesAndSeconds, straightLine } from '@acorn-tally/core';
 import dayjs from 'dayjs';
+import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { useRecords } from '../state/records';
 import { TestChart } from './TestChart';
@@ -19,10 +20,9 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} to {wholePercent(test.endCharge)}
         </h1>
         <p>
-          {dayjs(record.flownAt).format('D MMM YYYY')}, {weather.airTemperatureC} °C, wind{' '}
-          {weather.wind.speedMps} m/s, ground {weather.elevationM} m · {wholePercent(test.startCharge)} at
-          lift-off
-          {test.startTemperatureC != null && `, pack ${test.startTemperatureC} °C`}
+          <Say>
+            {`${dayjs(record.flownAt).format('D MMM YYYY')}, ${weather.airTemperatureC} °C, wind ${weather.wind.speedMps} m/s, ground ${weather.elevationM} m · ${wholePercent(test.startCharge)} at lift-off${test.startTemperatureC != null ? `, pack ${test.startTemperatureC} °C` : ''}`}
+          </Say>
         </p>
       </div>
       <div className="test-top">

@@ -15,7 +15,9 @@ import { type FormEvent, useState } from 'react';
 import { SidePanel } from '../app/SidePanel';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { packAtTheHour } from '../state/atTheHour';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
 import { useRecords } from '../state/records';
@@ -49,7 +51,7 @@ export function TestDrawer({ opened, onClose }: Props) {
           }}
         />
       ) : (
-        <p>{aircraft.name} has no battery yet: add one in Minutes.</p>
+        <p>{aircraft.name} has no battery yet: add one in Kit.</p>
       )}
     </SidePanel>
   );
@@ -208,9 +210,9 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       />
       <TextField label="Note" value={draft.note} onChange={(note) => set({ note })} />
       <p className="panel-note test-weather">
-        In the conditions of the ribbon: {conditions.weather.airTemperatureC} °C, wind{' '}
-        {conditions.weather.wind.speedMps} m/s, ground {conditions.weather.elevationM} m. The estimate for
-        just this flight is kept with it.
+        <Say>
+          {`In the conditions of the ribbon: ${conditions.weather.airTemperatureC} °C, wind ${conditions.weather.wind.speedMps} m/s, ground ${conditions.weather.elevationM} m. The estimate for just this flight is kept with it.`}
+        </Say>
       </p>
       {trouble && (
         <p className="field-problem" role="alert">
@@ -233,7 +235,7 @@ function emptyDraft(battery: BatteryRecord, conditions: ConditionsRecord): Draft
     airspeedMps: null,
     heightM: 2,
     startCharge: null,
-    startTemperatureC: battery.pack.startTemperatureC ?? null,
+    startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
     durationS: null,
     endCharge: null,
     note: '',

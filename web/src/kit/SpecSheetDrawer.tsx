@@ -1,7 +1,9 @@
 import {
   type Aircraft,
   type AircraftRecord,
+  aircraftOfClass,
   aircraftRanges,
+  classTemplates,
   discAreaM2,
   type Mode,
   maxAirspeedMps,
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** The box and the spec sheet of an aircraft. What is left empty is assumed, and the assumed value is shown. */
-export function BoxDrawer({ aircraft, opened, onClose }: Props) {
+export function SpecSheetDrawer({ aircraft, opened, onClose }: Props) {
   return (
     <SidePanel
       side="left"
@@ -32,7 +34,7 @@ export function BoxDrawer({ aircraft, opened, onClose }: Props) {
       opened={opened}
       onClose={onClose}
     >
-      <BoxForm aircraft={aircraft} />
+      <SpecSheet aircraft={aircraft} />
     </SidePanel>
   );
 }
@@ -44,8 +46,14 @@ type OptionalField = Exclude<
 >;
 
 const modes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
+const modeHints: Record<Mode, string> = {
+  slow: 'no wind stronger than this can be flown against',
+  normal: 'a hover is held with it too',
+  fast: 'where the mix says fast',
+  manual: 'acrobatic, without its help',
+};
 
-function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
+function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
   const edit = useRecords((state) => state.edit);
   const { spec } = aircraft;
   const change = (part: Partial<Aircraft>, what: string) =>
@@ -76,6 +84,7 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
   return (
     <>
       <p className="panel-note">Numbers in italics are assumed: fill them in if your papers say otherwise.</p>
+      <FillFromClass aircraft={aircraft} />
       <TextField
         label="Name"
         value={aircraft.name}
@@ -94,15 +103,15 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
         onChange={(kind) => change({ kind }, 'kind')}
       />
       <h3 className="panel-part">On the box</h3>
-      {required('takeoffMassKg')}
+      {required('takeoffMassKg', 'with battery and what you hang on it')}
       {required('advertisedFlightTimeS', 'the longest: full pack to empty, still air')}
       {required('advertisedSpeedMps', 'often in a footnote')}
       {optional('advertisedHoverTimeS', null, 'if given: tells how slippery it is')}
       {optional('advertisedCapacityMah', null, 'if your packs differ from it')}
       <h3 className="panel-part">Rotors and drag</h3>
-      {required('rotorCount')}
-      {optional('rotorDiameterM', usualDiameterM)}
-      {optional('dragAreaM2', usualDragAreaM2(spec.takeoffMassKg))}
+      {required('rotorCount', 'motors that lift')}
+      {optional('rotorDiameterM', usualDiameterM, 'tip to tip: large ones hover cheaper')}
+      {optional('dragAreaM2', usualDragAreaM2(spec.takeoffMassKg), 'what the wind grips; costs when fast')}
       {optional('auxiliaryPowerW', usualAuxiliaryPowerW(spec.takeoffMassKg), 'camera, link and computer')}
       <h3 className="panel-part">Speeds</h3>
       {modes.map((mode) => (
@@ -110,6 +119,7 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
           key={mode}
           quantity={{ ...maxAirspeedRange, label: `Top airspeed, ${mode}` }}
           value={spec.modes?.[mode]?.maxAirspeedMps ?? null}
+          hint={modeHints[mode]}
           assumed={maxAirspeedMps({ ...spec, modes: null }, mode)}
           onChange={(value) =>
             change(
@@ -119,16 +129,43 @@ function BoxForm({ aircraft }: { readonly aircraft: AircraftRecord }) {
           }
         />
       ))}
-      {optional('climbSpeedMps', usualSpec.climbSpeedMps)}
-      {optional('descentSpeedMps', usualSpec.descentSpeedMps)}
+      {optional('climbSpeedMps', usualSpec.climbSpeedMps, 'how fast it rises to the return height')}
+      {optional('descentSpeedMps', usualSpec.descentSpeedMps, 'how long coming down takes')}
       {optional('returnSpeedMps', usualSpec.returnSpeedMps, 'through the air, on its own')}
+      {optional(
+        'returnSpeedPushedMps',
+        usualSpec.returnSpeedPushedMps,
+        'with the stick pushed forward; not planned with',
+      )}
       <h3 className="panel-part">What it does by itself</h3>
-      {optional('lowWarningCharge', usualSpec.lowWarningCharge)}
-      {optional('forcedLandingCharge', usualSpec.forcedLandingCharge)}
+      {optional('lowWarningCharge', usualSpec.lowWarningCharge, 'when it first warns')}
+      {optional('forcedLandingCharge', usualSpec.forcedLandingCharge, 'then it lands, wherever it is')}
       {optional('hiddenCharge', 0.05, 'kept for emergencies, never planned')}
-      {optional('landInPlaceRadiusM', usualSpec.landInPlaceRadiusM)}
-      {optional('lowReturnRadiusM', usualSpec.lowReturnRadiusM)}
-      {optional('lowReturnHeightM', usualSpec.lowReturnHeightM)}
+      {optional('landInPlaceRadiusM', usualSpec.landInPlaceRadiusM, 'it does not come back, it comes down')}
+      {optional('lowReturnRadiusM', usualSpec.lowReturnRadiusM, 'it does not climb to the return height')}
+      {optional('lowReturnHeightM', usualSpec.lowReturnHeightM, 'to which it rises then')}
     </>
+  );
+}
+
+/** Figures typical of a class over the box and the rotors, as one step to undo; the name stays. */
+function FillFromClass({ aircraft }: { readonly aircraft: AircraftRecord }) {
+  const edit = useRecords((state) => state.edit);
+  const fill = (name: string) => {
+    const template = classTemplates.find((one) => one.name === name);
+    if (!template) return;
+    const { spec } = aircraftOfClass(template, aircraft.name);
+    edit('aircraft', aircraft.id, { spec }, `figures typical of ${name}`);
+  };
+  return (
+    <ChoiceField
+      label="Figures typical of"
+      value=""
+      options={[
+        { value: '', label: 'a class …' },
+        ...classTemplates.map(({ name }) => ({ value: name, label: name })),
+      ]}
+      onChange={fill}
+    />
   );
 }

@@ -1,0 +1,55 @@
+import { type ChosenUnits, type Dimension, imperialUnits, metricUnits, unitChoices } from '@acorn-tally/core';
+import { ChoiceField } from '../fields/ChoiceField';
+import { useChosen } from '../state/chosen';
+import { SidePanel } from './SidePanel';
+
+const dimensionNames: Record<Dimension, string> = {
+  speed: 'Wind and speed',
+  distance: 'Height and distance',
+  temperature: 'Temperature',
+  mass: 'Mass',
+};
+const mixes: readonly { readonly name: string; readonly units: ChosenUnits }[] = [
+  { name: 'Metric', units: metricUnits },
+  { name: 'Metric, wind in km/h', units: { ...metricUnits, speed: 'km/h' } },
+  { name: 'Metres and knots', units: { ...metricUnits, speed: 'kn' } },
+  { name: 'Imperial', units: imperialUnits },
+];
+
+/** The units everything is shown in; any unit of a kind may be typed whatever is chosen. */
+export function UnitsPanel({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
+  const { units, choose } = useChosen();
+  return (
+    <SidePanel title="Units" opened={opened} onClose={onClose}>
+      <fieldset className="unit-mixes" aria-label="Usual mixes">
+        {mixes.map((mix) => (
+          <button
+            key={mix.name}
+            type="button"
+            className="button-quiet"
+            aria-pressed={isSame(mix.units, units)}
+            onClick={() => choose({ units: mix.units })}
+          >
+            {mix.name}
+          </button>
+        ))}
+      </fieldset>
+      {(Object.keys(unitChoices) as Dimension[]).map((dimension) => (
+        <ChoiceField<string>
+          key={dimension}
+          label={dimensionNames[dimension]}
+          value={units[dimension]}
+          options={unitChoices[dimension].map((value) => ({ value, label: value }))}
+          onChange={(unit) => choose({ units: { ...units, [dimension]: unit } })}
+        />
+      ))}
+      <p className="panel-note">
+        In any field you may type another unit after the number: 12 mph, 400 ft, 23 °F, 0.55 lb, 90 s.
+      </p>
+    </SidePanel>
+  );
+}
+
+function isSame(a: ChosenUnits, b: ChosenUnits): boolean {
+  return (Object.keys(a) as Dimension[]).every((dimension) => a[dimension] === b[dimension]);
+}

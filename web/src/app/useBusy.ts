@@ -1,0 +1,18 @@
+import { useState } from 'react';
+import { useRecords } from '../state/records';
+
+/** Runs one thing at a time; what goes wrong shows in the foot. */
+export function useBusy() {
+  const [busy, setBusy] = useState(false);
+  const run = async (work: () => Promise<void>) => {
+    setBusy(true);
+    try {
+      await work();
+    } catch (error) {
+      useRecords.setState({ trouble: (error as Error).message });
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { busy, run };
+}

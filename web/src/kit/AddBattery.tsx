@@ -1,0 +1,46 @@
+import { type AircraftRecord, classTemplates } from '@acorn-tally/core';
+import { useBusy } from '../app/useBusy';
+import { useChosen } from '../state/chosen';
+import { useBatteriesOf } from '../state/current';
+import { useRecords } from '../state/records';
+
+interface Props {
+  readonly aircraft: AircraftRecord;
+  /** As a link under a list. */
+  readonly quiet?: boolean;
+}
+
+/** Adds a battery like the last one of the aircraft: new and full, with the next number. */
+export function AddBattery({ aircraft, quiet = false }: Props) {
+  const add = useRecords((state) => state.add);
+  const choose = useChosen((state) => state.choose);
+  const own = useBatteriesOf(aircraft.id);
+  const { busy, run } = useBusy();
+  const like = own[own.length - 1]?.pack ?? classTemplates[1]?.pack;
+  const addIt = () =>
+    run(async () => {
+      if (!like) return;
+      const pack = { ...like, cycles: 0, health: null, startCharge: 0.99, daysSinceCharge: null };
+      const label = nextLabel(aircraft.name, own);
+      const made = await add('batteries', { aircraftId: aircraft.id, label, pack }, `adding ${label}`);
+      choose({ batteryId: made.id });
+    });
+  return (
+    <button
+      type="button"
+      className={quiet ? 'link add-battery' : 'button-quiet'}
+      onClick={addIt}
+      disabled={busy}
+    >
+      Add a battery
+    </button>
+  );
+}
+
+/** The name of the aircraft with the first number from the count on that no battery of it bears. */
+function nextLabel(name: string, own: readonly { readonly label: string }[]): string {
+  const taken = new Set(own.map(({ label }) => label));
+  let number = own.length + 1;
+  while (taken.has(`${name} ${number}`)) number++;
+  return `${name} ${number}`;
+}

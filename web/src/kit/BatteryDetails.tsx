@@ -1,0 +1,119 @@
+import { type Battery, type BatteryRecord, chemistries, chemistryOf, ranges } from '@acorn-tally/core';
+import dayjs from 'dayjs';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { usePackEdit } from './usePackEdit';
+
+interface Props {
+  readonly battery: BatteryRecord;
+  readonly packNow: Battery;
+}
+
+const chemistryNames: Record<(typeof chemistries)[number], string> = {
+  'lithium-polymer': 'LiPo, 4.20 V',
+  'high-voltage lithium-polymer': 'LiPo, high-voltage',
+  'lithium-ion': 'Li-ion',
+};
+
+const dayOf = (at: string | null | undefined) => (at ? dayjs(at).format('YYYY-MM-DD') : '');
+
+/** What is seldom changed: the label’s other numbers, dates and notes. */
+export function BatteryDetails({ battery, packNow }: Props) {
+  const { changePack, changeKeeping, change } = usePackEdit(battery);
+  const { pack, keeping } = battery;
+  const fields = ranges.battery;
+  return (
+    <fieldset className="details-grid" aria-label={`${battery.label} in detail`}>
+      <TextField
+        stacked
+        label="Charge read at"
+        type="datetime-local"
+        value={keeping?.chargedAt ? dayjs(keeping.chargedAt).format('YYYY-MM-DDTHH:mm') : ''}
+        onChange={(at) =>
+          change(
+            {
+              pack: { daysSinceCharge: null },
+              keeping: { chargedAt: at === '' ? null : dayjs(at).toISOString() },
+            },
+            'hour of the charge',
+          )
+        }
+      />
+      <QuantityField
+        stacked
+        quantity={fields.startTemperatureC}
+        label="Temperature measured"
+        value={pack.startTemperatureC ?? null}
+        assumed={packNow.startTemperatureC ?? null}
+        onChange={(startTemperatureC) =>
+          change({ pack: { startTemperatureC }, keeping: { keptAt: 'own' } }, 'temperature')
+        }
+      />
+      <QuantityField
+        stacked
+        quantity={fields.daysToStorage}
+        value={pack.daysToStorage ?? null}
+        assumed={5}
+        hint="0: keeps its charge"
+        onChange={(daysToStorage) => changePack({ daysToStorage }, 'days to storage')}
+      />
+      <QuantityField
+        stacked
+        quantity={fields.cellCount}
+        value={pack.cellCount}
+        onChange={(cellCount) => changePack({ cellCount }, 'cells')}
+      />
+      <QuantityField
+        stacked
+        quantity={fields.nominalVoltageV}
+        value={pack.nominalVoltageV}
+        onChange={(nominalVoltageV) => changePack({ nominalVoltageV }, 'voltage')}
+      />
+      <QuantityField
+        stacked
+        quantity={fields.fullCellVoltageV}
+        value={pack.fullCellVoltageV}
+        onChange={(fullCellVoltageV) => changePack({ fullCellVoltageV }, 'full cell')}
+      />
+      <ChoiceField
+        stacked
+        label="Chemistry"
+        value={pack.chemistry ?? 'told'}
+        options={[
+          {
+            value: 'told',
+            label: `by its volts: ${chemistryNames[chemistryOf({ ...pack, chemistry: null })]}`,
+          },
+          ...chemistries.map((value) => ({ value, label: chemistryNames[value] })),
+        ]}
+        onChange={(value) =>
+          changePack({ chemistry: value === 'told' ? null : (value as Battery['chemistry']) }, 'chemistry')
+        }
+      />
+      <TextField
+        stacked
+        label="Bought"
+        type="date"
+        value={dayOf(keeping?.boughtOn)}
+        onChange={(day) => changeKeeping({ boughtOn: day || null }, 'day it was bought')}
+      />
+      <TextField
+        stacked
+        label="Health measured"
+        type="date"
+        value={dayOf(keeping?.healthMeasuredOn)}
+        onChange={(day) => changeKeeping({ healthMeasuredOn: day || null }, 'day of the health test')}
+      />
+      <div className="details-notes">
+        <TextField
+          stacked
+          label="Notes"
+          value={keeping?.notes ?? ''}
+          problem={(text) => (text.length > 2000 ? 'Notes are longer than 2000 characters.' : null)}
+          onChange={(notes) => changeKeeping({ notes: notes || null }, 'notes')}
+        />
+      </div>
+    </fieldset>
+  );
+}

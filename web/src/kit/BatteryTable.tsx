@@ -1,0 +1,215 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  flyingOrder,
+  isFlown,
+} from '@acorn-tally/core';
+import { IconArrowDown, IconArrowUp, IconChevronDown, IconChevronRight } from '@tabler/icons-react';
+import {
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  type Row,
+  type RowSelectionState,
+  type SortingState,
+  useReactTable,
+} from '@tanstack/react-table';
+import { Fragment, type KeyboardEvent, useMemo, useState } from 'react';
+import { ChoiceField } from '../fields/ChoiceField';
+import { TextField } from '../fields/TextField';
+import { packAtTheHour } from '../state/atTheHour';
+import { BatteryDetails } from './BatteryDetails';
+import { columnsFor, type Line } from './batteryColumns';
+import { SelectionBar } from './SelectionBar';
+
+interface Props {
+  readonly aircraft: readonly AircraftRecord[];
+  readonly batteries: readonly BatteryRecord[];
+  readonly chosen: AircraftRecord;
+  readonly conditions: ConditionsRecord;
+}
+
+type Whose = 'chosen' | 'all';
+
+/** All packs, sorted, searched and edited in place; several are chosen to be charged, stored or flown at once. */
+export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props) {
+  const [whose, setWhose] = useState<Whose>('chosen');
+  const [search, setSearch] = useState('');
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const [selection, setSelection] = useState<RowSelectionState>({});
+  const [openId, setOpenId] = useState<string | null>(null);
+  const shown = useMemo(
+    () => batteries.filter(({ aircraftId }) => whose === 'all' || aircraftId === chosen.id),
+    [batteries, whose, chosen.id],
+  );
+  const lines = useMemo(() => linesOf(shown, aircraft, conditions), [shown, aircraft, conditions]);
+  const columns = useMemo(() => columnsFor(conditions, whose === 'all'), [conditions, whose]);
+  const table = useReactTable({
+    data: lines,
+    columns,
+    state: { sorting, globalFilter: search, rowSelection: selection },
+    getRowId: ({ battery }) => battery.id,
+    onSortingChange: setSorting,
+    onRowSelectionChange: setSelection,
+    onGlobalFilterChange: setSearch,
+    globalFilterFn: (row, _, text: string) => searched(row.original).includes(text.trim().toLowerCase()),
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+  });
+  const rows = table.getRowModel().rows;
+  const selected = table.getFilteredSelectedRowModel().rows.map(({ original }) => original.battery);
+  return (
+    <section aria-label="Batteries">
+      <div className="kit-tools">
+        <ChoiceField
+          stacked
+          label="Batteries of"
+          value={whose}
+          options={[
+            { value: 'chosen', label: chosen.name },
+            { value: 'all', label: 'all aircraft' },
+          ]}
+          onChange={setWhose}
+        />
+        <TextField
+          stacked
+          label="Find"
+          placeholder="label, note, damaged …"
+          value={search}
+          onChange={setSearch}
+        />
+        <SelectionBar aircraft={chosen} selected={selected} onDone={() => setSelection({})} />
+      </div>
+      <div className="kit-scroll">
+        <table className="kit-table" onKeyDown={downOnEnter}>
+          <thead>
+            {table.getHeaderGroups().map((group) => (
+              <tr key={group.id}>
+                {group.headers.map((header) => (
+                  <th
+                    key={header.id}
+                    scope="col"
+                    className={`kit-${header.column.id}`}
+                    aria-sort={sortWords[String(header.column.getIsSorted())]}
+                  >
+                    {header.column.getCanSort() ? (
+                      <button type="button" onClick={header.column.getToggleSortingHandler()}>
+                        {flexRender(header.column.columnDef.header, header.getContext())}
+                        {header.column.getIsSorted() === 'asc' && <IconArrowUp size={13} aria-hidden />}
+                        {header.column.getIsSorted() === 'desc' && <IconArrowDown size={13} aria-hidden />}
+                      </button>
+                    ) : (
+                      flexRender(header.column.columnDef.header, header.getContext())
+                    )}
+                  </th>
+                ))}
+                <th scope="col">
+                  <span className="unseen">Details</span>
+                </th>
+              </tr>
+            ))}
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <Fragment key={row.id}>
+                <TableRow
+                  row={row}
+                  open={openId === row.id}
+                  onToggle={() => setOpenId(openId === row.id ? null : row.id)}
+                />
+                {openId === row.id && (
+                  <tr className="kit-details">
+                    <td colSpan={row.getVisibleCells().length + 1}>
+                      <BatteryDetails battery={row.original.battery} packNow={row.original.packNow} />
+                    </td>
+                  </tr>
+                )}
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {rows.length === 0 && <p className="panel-note">{noneInWords(search, chosen.name)}</p>}
+    </section>
+  );
+}
+
+function noneInWords(search: string, name: string): string {
+  return search.trim() === ''
+    ? `${name} has no battery yet: add one above.`
+    : `No battery has “${search.trim()}” in its label, notes or state.`;
+}
+
+function TableRow({
+  row,
+  open,
+  onToggle,
+}: {
+  readonly row: Row<Line>;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+}) {
+  const { battery } = row.original;
+  return (
+    <tr className={isFlown(battery.keeping) ? undefined : 'kit-out'}>
+      {row.getVisibleCells().map((cell) => (
+        <td key={cell.id} className={`kit-${cell.column.id}`} data-column={cell.column.id}>
+          {flexRender(cell.column.columnDef.cell, cell.getContext())}
+        </td>
+      ))}
+      <td className="kit-more">
+        <button
+          type="button"
+          className="icon-button"
+          aria-expanded={open}
+          aria-label={`${battery.label} in detail`}
+          onClick={onToggle}
+        >
+          {open ? <IconChevronDown size={16} aria-hidden /> : <IconChevronRight size={16} aria-hidden />}
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+const sortWords: Record<string, 'ascending' | 'descending' | 'none'> = {
+  asc: 'ascending',
+  desc: 'descending',
+  false: 'none',
+};
+
+function linesOf(
+  batteries: readonly BatteryRecord[],
+  aircraft: readonly AircraftRecord[],
+  conditions: ConditionsRecord,
+): Line[] {
+  const packs = batteries.map((battery) => packAtTheHour(battery, conditions));
+  const flown = batteries.flatMap(({ keeping }, i) => (isFlown(keeping) ? [i] : []));
+  const order = flyingOrder(flown.map((i) => packs[i] as Line['packNow'])).map((place) => flown[place]);
+  return batteries.map((battery, i) => ({
+    battery,
+    packNow: packs[i] as Line['packNow'],
+    aircraft: aircraft.find(({ id }) => id === battery.aircraftId)?.name ?? '',
+    turn: order.includes(i) ? order.indexOf(i) + 1 : null,
+  }));
+}
+
+function searched({ battery, aircraft }: Line): string {
+  const { label, keeping } = battery;
+  return [label, aircraft, keeping?.state ?? 'in use', keeping?.notes ?? ''].join(' ').toLowerCase();
+}
+
+/** Enter goes to the same column of the next row, as in any table of figures; Shift-Enter goes back. */
+function downOnEnter(event: KeyboardEvent<HTMLTableElement>): void {
+  if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
+  if (event.target.type === 'checkbox') return;
+  const cell = event.target.closest('td');
+  const cells = [
+    ...event.currentTarget.querySelectorAll<HTMLElement>(`td[data-column="${cell?.dataset.column}"]`),
+  ];
+  const next = cells[cells.indexOf(cell as HTMLElement) + (event.shiftKey ? -1 : 1)];
+  next?.querySelector<HTMLElement>('input, select')?.focus();
+}

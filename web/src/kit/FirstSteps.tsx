@@ -1,0 +1,210 @@
+import {
+  type Aircraft,
+  aircraftOfClass,
+  aircraftRanges,
+  type Battery,
+  batteryRanges,
+  type ConditionsRecord,
+  classTemplates,
+  estimate,
+  minutesAndSeconds,
+  nameProblem,
+  type Quantity,
+  ranges,
+} from '@acorn-tally/core';
+import { Button } from '@mantine/core';
+import { type FormEvent, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useBusy } from '../app/useBusy';
+import { Tally, TallyLegend } from '../charts/Tally';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { spansOf } from '../minutes/spans';
+import { useChosen } from '../state/chosen';
+import { useRecords } from '../state/records';
+import './kit.css';
+
+const packCount: Quantity = {
+  label: 'How many like it',
+  unit: '',
+  siPerUnit: 1,
+  min: 1,
+  max: 20,
+  step: 1,
+  whole: true,
+};
+const stepNames = ['The box', 'The battery', 'The day'] as const;
+const firstClass = classTemplates[1];
+
+/** An empty kit leads in three steps from the box to the first strip; what is typed stays when going back. */
+export function FirstSteps({ conditions }: { readonly conditions: ConditionsRecord }) {
+  const [step, setStep] = useState(0);
+  const [name, setName] = useState('My aircraft');
+  const [className, setClassName] = useState(firstClass?.name ?? '');
+  const [spec, setSpec] = useState<Aircraft | undefined>(firstClass?.spec);
+  const [pack, setPack] = useState<Battery | undefined>(firstClass?.pack);
+  const [count, setCount] = useState(3);
+  const { add, edit } = useRecords();
+  const choose = useChosen((state) => state.choose);
+  const navigate = useNavigate();
+  const { busy, run } = useBusy();
+  if (!spec || !pack) return null;
+
+  const pickClass = (picked: string) => {
+    const template = classTemplates.find((one) => one.name === picked);
+    setClassName(picked);
+    setSpec(template?.spec);
+    setPack(template?.pack);
+  };
+  const finish = () =>
+    run(async () => {
+      const content = aircraftOfClass({ name: className, spec, pack }, name);
+      const made = await add('aircraft', content, `adding ${name}`);
+      for (let i = 1; i <= count; i++) {
+        const label = `${name} ${i}`;
+        await add('batteries', { aircraftId: made.id, label, pack }, `adding ${label}`);
+      }
+      choose({ aircraftId: made.id, batteryId: null });
+      void navigate('/minutes');
+    });
+  const goOn = (event: FormEvent<HTMLFormElement>) => {
+    event.preventDefault();
+    const wrong = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
+    if (wrong) return wrong.focus();
+    if (step < stepNames.length - 1) setStep(step + 1);
+    else void finish();
+  };
+  return (
+    <main className="first">
+      <h1>From the box to the first strip</h1>
+      <ol className="first-steps" aria-label="Steps">
+        {stepNames.map((one, i) => (
+          <li key={one} aria-current={i === step ? 'step' : undefined}>
+            {i + 1} {one}
+          </li>
+        ))}
+      </ol>
+      <form onSubmit={goOn} noValidate>
+        {step === 0 && (
+          <>
+            <p className="panel-note">
+              Pick the nearest class, then write over it what your own box says. The figures of a class are
+              only typical.
+            </p>
+            <ChoiceField
+              label="Class"
+              value={className}
+              options={classTemplates.map((one) => ({ value: one.name, label: one.name }))}
+              onChange={pickClass}
+            />
+            <TextField
+              label="Name"
+              value={name}
+              problem={(text) => nameProblem('Name', text)}
+              onChange={setName}
+            />
+            {(['takeoffMassKg', 'advertisedFlightTimeS', 'advertisedSpeedMps'] as const).map((field) => (
+              <QuantityField
+                key={`${className} ${field}`}
+                quantity={aircraftRanges[field]}
+                value={spec[field]}
+                onChange={(value) => setSpec({ ...spec, [field]: value })}
+              />
+            ))}
+          </>
+        )}
+        {step === 1 && (
+          <>
+            <p className="panel-note">These numbers stand on the pack’s own label.</p>
+            {(['ratedCapacityMah', 'cellCount', 'nominalVoltageV', 'fullCellVoltageV'] as const).map(
+              (field) => (
+                <QuantityField
+                  key={field}
+                  quantity={batteryRanges[field]}
+                  value={pack[field]}
+                  onChange={(value) => setPack({ ...pack, [field]: value })}
+                />
+              ),
+            )}
+            <QuantityField quantity={packCount} value={count} onChange={setCount} />
+          </>
+        )}
+        {step === 2 && <TheDay conditions={conditions} edit={edit} />}
+        <FirstStrip spec={spec} pack={pack} conditions={conditions} name={name} />
+        <div className="first-buttons">
+          {step > 0 && (
+            <button type="button" className="button-quiet" onClick={() => setStep(step - 1)}>
+              Back
+            </button>
+          )}
+          <Button type="submit" loading={busy}>
+            {step < stepNames.length - 1 ? 'Next' : 'Show my minutes'}
+          </Button>
+        </div>
+      </form>
+    </main>
+  );
+}
+
+interface DayProps {
+  readonly conditions: ConditionsRecord;
+  readonly edit: ReturnType<typeof useRecords.getState>['edit'];
+}
+
+function TheDay({ conditions, edit }: DayProps) {
+  const { weather } = conditions;
+  const change = (part: Partial<typeof weather>, label: string) =>
+    edit('conditions', conditions.id, { weather: { ...weather, ...part } }, label);
+  return (
+    <>
+      <p className="panel-note">Guess now, and change it any time: the conditions stand on every view.</p>
+      <QuantityField
+        quantity={ranges.conditions.airTemperatureC}
+        value={weather.airTemperatureC}
+        onChange={(airTemperatureC) => change({ airTemperatureC }, 'air temperature')}
+      />
+      <QuantityField
+        quantity={ranges.wind.speedMps}
+        value={weather.wind.speedMps}
+        hint={`as a forecast gives it, at ${weather.wind.readingHeightM} m`}
+        onChange={(speedMps) => change({ wind: { ...weather.wind, speedMps } }, 'wind')}
+      />
+      <QuantityField
+        quantity={ranges.conditions.elevationM}
+        value={weather.elevationM}
+        onChange={(elevationM) => change({ elevationM }, 'ground elevation')}
+      />
+    </>
+  );
+}
+
+interface StripProps {
+  readonly spec: Aircraft;
+  readonly pack: Battery;
+  readonly conditions: ConditionsRecord;
+  readonly name: string;
+}
+
+/** The strip as it would be with what is typed so far. */
+function FirstStrip({ spec, pack, conditions, name }: StripProps) {
+  const { flight, policy } = aircraftOfClass({ name, spec, pack }, name);
+  const outcome = estimate({ aircraft: spec, battery: pack, conditions: conditions.weather, flight, policy });
+  if (!outcome.ok) {
+    return (
+      <p className="field-problem" role="alert">
+        {outcome.refusal.message}
+      </p>
+    );
+  }
+  return (
+    <section className="first-strip" aria-label="Your first strip">
+      <Tally spans={spansOf(outcome.value, spec.advertisedFlightTimeS)} />
+      <p>
+        <b>{minutesAndSeconds(outcome.value.usableS.p50)} to spend</b> of{' '}
+        {minutesAndSeconds(spec.advertisedFlightTimeS)} on the box
+      </p>
+      <TallyLegend />
+    </section>
+  );
+}

@@ -1,0 +1,53 @@
+import { type AircraftRecord, type BatteryRecord, isFlown } from '@acorn-tally/core';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { useChosen } from '../state/chosen';
+import { useConditions } from '../state/current';
+import { useRecords } from '../state/records';
+import { AircraftList } from './AircraftList';
+import { BatteryTable } from './BatteryTable';
+import { ChargerTable } from './ChargerTable';
+import { FirstSteps } from './FirstSteps';
+import { KitFile } from './KitFile';
+import { SpecSheetDrawer } from './SpecSheetDrawer';
+import './kit.css';
+
+/** The aircraft with their spec sheets, every pack as it will be at the ribbon’s hour, and the chargers. */
+export function KitView() {
+  const { aircraft, batteries } = useRecords();
+  const conditions = useConditions();
+  const { aircraftId } = useChosen();
+  const [sheetOpen, setSheetOpen] = useState(false);
+  if (!conditions) return null;
+  if (aircraft.length === 0) return <FirstSteps conditions={conditions} />;
+  const chosen = aircraft.find(({ id }) => id === aircraftId) ?? (aircraft[0] as AircraftRecord);
+  return (
+    <div className="desk">
+      <aside className="desk-left" aria-label="Aircraft">
+        <AircraftList chosen={chosen} onOpenSheet={() => setSheetOpen(true)} />
+      </aside>
+      <main className="desk-main">
+        <div className="headline">
+          <h1>{headline(aircraft, batteries)}</h1>
+          <p>packs as they will be on {dayjs(conditions.at).format('ddd D MMM, HH:mm')}</p>
+          <div className="push">
+            <KitFile aircraft={aircraft} batteries={batteries} usual={chosen} />
+          </div>
+        </div>
+        <BatteryTable aircraft={aircraft} batteries={batteries} chosen={chosen} conditions={conditions} />
+        <ChargerTable chosen={chosen} conditions={conditions} />
+      </main>
+      <SpecSheetDrawer aircraft={chosen} opened={sheetOpen} onClose={() => setSheetOpen(false)} />
+    </div>
+  );
+}
+
+/** "Three aircraft, eleven of twelve batteries fit to fly". */
+function headline(aircraft: readonly AircraftRecord[], batteries: readonly BatteryRecord[]): string {
+  const flown = aircraft.filter(({ retiredOn }) => !retiredOn).length;
+  const fit = batteries.filter(({ keeping }) => isFlown(keeping)).length;
+  const packs = batteries.length === 1 ? 'battery' : 'batteries';
+  const share =
+    fit === batteries.length ? `${fit} ${packs}` : `${fit} of ${batteries.length} ${packs} fit to fly`;
+  return `${flown} aircraft, ${share}`;
+}

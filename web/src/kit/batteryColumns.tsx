@@ -1,0 +1,252 @@
+import {
+  type BatteryRecord,
+  type BatteryState,
+  batteryStates,
+  type ConditionsRecord,
+  isFlown,
+  keptPlaces,
+  nameProblem,
+  ranges,
+  storageAdvice,
+  takeoffCharge,
+  usualHealth,
+} from '@acorn-tally/core';
+import type { ColumnDef } from '@tanstack/react-table';
+import dayjs from 'dayjs';
+import type { ReactNode } from 'react';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import { chargeInWords, placeNames, storageInWords, whenInWords } from './kitWords';
+import { usePackEdit } from './usePackEdit';
+
+/** A battery with what follows for it at the ribbon’s hour. */
+export interface Line {
+  readonly battery: BatteryRecord;
+  readonly aircraft: string;
+  readonly packNow: BatteryRecord['pack'];
+  /** Its place in the order to fly, from 1; null for one that is not flown. */
+  readonly turn: number | null;
+}
+
+/** What a row shows and how it sorts; each cell edits in place. */
+export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean): ColumnDef<Line>[] {
+  const column = (
+    id: string,
+    header: string,
+    accessorFn: (line: Line) => string | number,
+    cell: (line: Line) => ReactNode,
+  ): ColumnDef<Line> => ({ id, header, accessorFn, cell: ({ row }) => cell(row.original) });
+  return [
+    {
+      id: 'pick',
+      enableSorting: false,
+      header: ({ table }) => (
+        <input
+          type="checkbox"
+          aria-label="Choose all batteries shown"
+          checked={table.getIsAllRowsSelected()}
+          onChange={table.getToggleAllRowsSelectedHandler()}
+        />
+      ),
+      cell: ({ row }) => (
+        <input
+          type="checkbox"
+          aria-label={`Choose ${row.original.battery.label}`}
+          checked={row.getIsSelected()}
+          onChange={row.getToggleSelectedHandler()}
+        />
+      ),
+    },
+    column(
+      'label',
+      'Label',
+      ({ battery }) => battery.label,
+      (line) => <LabelCell {...line} />,
+    ),
+    ...(withAircraft
+      ? [
+          column(
+            'aircraft',
+            'Aircraft',
+            ({ aircraft }) => aircraft,
+            ({ aircraft }) => aircraft,
+          ),
+        ]
+      : []),
+    column(
+      'capacity',
+      'Capacity',
+      ({ battery }) => battery.pack.ratedCapacityMah,
+      ({ battery }) => <CapacityCell battery={battery} />,
+    ),
+    column(
+      'cycles',
+      'Cycles',
+      ({ battery }) => battery.pack.cycles ?? 0,
+      ({ battery }) => <CyclesCell battery={battery} />,
+    ),
+    column(
+      'health',
+      'Health',
+      ({ battery }) => battery.pack.health ?? usualHealth(battery.pack.cycles ?? 0),
+      ({ battery }) => <HealthCell battery={battery} />,
+    ),
+    column(
+      'charged',
+      'Charged to',
+      ({ battery }) => battery.pack.startCharge,
+      ({ battery }) => <ChargedCell battery={battery} seenFrom={conditions.at} />,
+    ),
+    column(
+      'now',
+      `At ${dayjs(conditions.at).format('HH:mm')}`,
+      ({ packNow }) => takeoffCharge(packNow),
+      (line) => <NowCell {...line} at={conditions.at} />,
+    ),
+    column(
+      'kept',
+      'Kept',
+      ({ packNow }) => packNow.startTemperatureC ?? conditions.weather.airTemperatureC,
+      ({ battery, packNow }) => <KeptCell battery={battery} packNow={packNow} conditions={conditions} />,
+    ),
+    column(
+      'state',
+      'State',
+      ({ battery }) => battery.keeping?.state ?? 'in use',
+      ({ battery }) => <StateCell battery={battery} />,
+    ),
+    column(
+      'turn',
+      'Fly next',
+      ({ turn }) => turn ?? 999,
+      ({ turn }) => (turn === null ? '–' : turn),
+    ),
+  ];
+}
+
+interface CellProps {
+  readonly battery: BatteryRecord;
+}
+
+function LabelCell({ battery }: Line) {
+  const edit = useRecords((state) => state.edit);
+  return (
+    <TextField
+      bare
+      label={`Label of ${battery.label}`}
+      value={battery.label}
+      problem={(text) => nameProblem('Label', text)}
+      onChange={(label) => edit('batteries', battery.id, { label }, `label of ${battery.label}`)}
+    />
+  );
+}
+
+function CapacityCell({ battery }: CellProps) {
+  const { changePack } = usePackEdit(battery);
+  return (
+    <QuantityField
+      bare
+      quantity={ranges.battery.ratedCapacityMah}
+      label={`Rated capacity of ${battery.label}`}
+      value={battery.pack.ratedCapacityMah}
+      onChange={(ratedCapacityMah) => changePack({ ratedCapacityMah }, 'capacity')}
+    />
+  );
+}
+
+function CyclesCell({ battery }: CellProps) {
+  const { changePack } = usePackEdit(battery);
+  return (
+    <QuantityField
+      bare
+      quantity={ranges.battery.cycles}
+      label={`Cycles of ${battery.label}`}
+      value={battery.pack.cycles ?? null}
+      assumed={0}
+      onChange={(cycles) => changePack({ cycles }, 'cycles')}
+    />
+  );
+}
+
+function HealthCell({ battery }: CellProps) {
+  const { changePack } = usePackEdit(battery);
+  const assumed = usualHealth(battery.pack.cycles ?? 0);
+  return (
+    <QuantityField
+      bare
+      quantity={ranges.battery.health}
+      label={`Health of ${battery.label}`}
+      value={battery.pack.health ?? null}
+      assumed={Number(assumed.toFixed(2))}
+      onChange={(health) => changePack({ health }, 'health')}
+    />
+  );
+}
+
+function ChargedCell({ battery, seenFrom }: CellProps & { readonly seenFrom: string }) {
+  const { changePack } = usePackEdit(battery);
+  const { keeping } = battery;
+  return (
+    <>
+      <QuantityField
+        bare
+        quantity={ranges.battery.startCharge}
+        label={`Charge of ${battery.label}`}
+        value={battery.pack.startCharge}
+        onChange={(startCharge) => changePack({ startCharge }, 'charge')}
+      />
+      <small>{keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom) : 'not noted when'}</small>
+    </>
+  );
+}
+
+function NowCell({ battery, packNow, at }: Line & { readonly at: string }) {
+  const advice = storageAdvice(packNow);
+  return (
+    <>
+      <b>{chargeInWords(packNow)}</b>
+      <small className={advice.act && isFlown(battery.keeping) ? 'kit-act' : undefined}>
+        {advice.act ? advice.message : (storageInWords(packNow, at) ?? advice.message.toLowerCase())}
+      </small>
+    </>
+  );
+}
+
+interface KeptProps extends CellProps {
+  readonly packNow: BatteryRecord['pack'];
+  readonly conditions: ConditionsRecord;
+}
+
+function KeptCell({ battery, packNow, conditions }: KeptProps) {
+  const { changeKeeping } = usePackEdit(battery);
+  const { write } = useWriter();
+  const temperatureC = packNow.startTemperatureC ?? conditions.weather.airTemperatureC;
+  return (
+    <>
+      <ChoiceField
+        bare
+        label={`Where ${battery.label} is kept`}
+        value={battery.keeping?.keptAt ?? 'own'}
+        options={keptPlaces.map((value) => ({ value, label: placeNames[value] }))}
+        onChange={(keptAt) => changeKeeping({ keptAt }, 'where it is kept')}
+      />
+      <small>{write('temperature', temperatureC)}</small>
+    </>
+  );
+}
+
+function StateCell({ battery }: CellProps) {
+  const { changeKeeping } = usePackEdit(battery);
+  return (
+    <ChoiceField<BatteryState>
+      bare
+      label={`State of ${battery.label}`}
+      value={battery.keeping?.state ?? 'in use'}
+      options={batteryStates.map((value) => ({ value, label: value }))}
+      onChange={(state) => changeKeeping({ state }, 'state')}
+    />
+  );
+}
