@@ -1,4 +1,5 @@
 export * from './air/conditions';
+export * from './air/coordinates';
 export * from './air/density';
 export * from './air/densityAltitude';
 export * from './air/hours';
@@ -12,6 +13,7 @@ export * from './battery/charging';
 export * from './battery/flyingOrder';
 export * from './battery/keeping';
 export { chemistryOf } from './battery/openCircuit';
+export { emptyCellVoltageV } from './battery/pack';
 export { storageCharge, takeoffCharge, usualDaysToStorage } from './battery/standing';
 export * from './battery/storage';
 export { usualHealth } from './battery/wear';

@@ -12,9 +12,9 @@ export interface WhatIf {
   readonly amount: number;
 }
 
-/** By how much each may differ; a temperature difference is shown in °C, whatever is chosen for temperatures. */
+/** By how much each may differ. */
 export const whatIfRanges = {
-  colder: { label: 'Colder by', unit: 'K', siPerUnit: 1, min: 1, max: 40, step: 1 },
+  colder: { label: 'Colder by', unit: '°C', siPerUnit: 1, difference: true, min: 1, max: 40, step: 1 },
   windier: { label: 'Wind stronger by', unit: 'm/s', siPerUnit: 1, min: 0.5, max: 15, step: 0.5 },
   faster: { label: 'More of it fast', unit: '%', siPerUnit: 0.01, min: 0.05, max: 1, step: 5 },
   farther: { label: 'Farther by', unit: 'm', siPerUnit: 1, min: 10, max: 5000, step: 50 },

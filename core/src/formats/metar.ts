@@ -161,6 +161,17 @@ export function weatherFromMetar(reading: MetarReading, before: Conditions): Con
   };
 }
 
+/** What a pilot has to enter because a report does not say it. */
+export type Asked = 'airTemperatureC' | 'speedMps' | 'fromDeg';
+
+export function askedAfter({ wind, airTemperatureC }: MetarReading): Asked[] {
+  return [
+    ...(airTemperatureC === null ? (['airTemperatureC'] as const) : []),
+    ...(wind ? [] : (['speedMps'] as const)),
+    ...(wind && wind.fromDeg !== null ? [] : (['fromDeg'] as const)),
+  ];
+}
+
 /** The report in words, and what it lacks and the pilot must see to. */
 export function metarInWords(reading: MetarReading): { readonly says: string[]; readonly lacks: string[] } {
   const { wind, airTemperatureC, relativeHumidity, qnhHpa } = reading;

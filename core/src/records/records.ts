@@ -43,14 +43,26 @@ export interface ChargerContent {
   readonly charger: Charger;
 }
 
+/** A station or a file that gave the weather; what a stand-in made up is marked as practice wherever it shows. */
+export interface WeatherSource {
+  readonly name: string;
+  readonly practice: boolean;
+}
+
+/** The four letters the practice weather station reports under; X is no country’s (ICAO Doc 7910). */
+export const practiceStation = 'XPRA';
+
 /** The weather at a place and hour, as set in the ribbon. */
 export interface ConditionsContent {
   readonly place: string;
   readonly at: string;
   readonly weather: Conditions;
   readonly site?: Site | null;
+  /** Where the weather was taken from; null when it was set by hand. */
+  readonly weatherFrom?: WeatherSource | null;
   /** Rows of a forecast or a station in order of time, to scrub through. */
   readonly hours?: readonly HourlyWeather[] | null;
+  readonly hoursFrom?: WeatherSource | null;
 }
 
 /** The estimate made when the test was recorded, kept as it was. */

@@ -132,3 +132,9 @@ test('sentences of the core are rendered in the chosen units, and nothing else i
   expect(inChosenUnits('150 m', metricUnits)).toBe('150 m');
   expect(written('temperature', -0.2, metricUnits)).toBe('0 °C');
 });
+
+test('a difference of temperatures is shown and typed without a shifted zero: 10 °C colder is 18 °F colder', () => {
+  const colder = { label: 'Colder by', unit: '°C', siPerUnit: 1, difference: true, min: 1, max: 40, step: 1 };
+  expect(shown(inChosenUnit(colder, imperialUnits), 10)).toBe('18');
+  expect(readTyped(colder, '18 °F')).toEqual({ value: 10 });
+});

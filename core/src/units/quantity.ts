@@ -1,5 +1,5 @@
 import { minutesAndSeconds, readClock } from './clock';
-import { unitNamed } from './unitChoices';
+import { scaleOf, unitNamed } from './unitChoices';
 
 /**
  * A quantity a person may enter: its name, the unit it is shown in, and the range that makes sense.
@@ -13,6 +13,8 @@ export interface Quantity {
   readonly siPerUnit: number;
   /** SI value where the shown unit reads 0; 0 when absent. Only °F needs it. */
   readonly siAtZero?: number;
+  /** A difference of two values, so that no zero is shifted: 10 °C colder is 18 °F colder. */
+  readonly difference?: boolean;
   /** Decimals shown at most; six significant figures when absent. */
   readonly digits?: number;
   /** Range in SI, both ends allowed. */
@@ -96,8 +98,5 @@ function readNumber(quantity: Quantity, text: string): number | null {
     return fromShownUnit(quantity, Number(number));
   }
   const unit = unitNamed(quantity.unit, word);
-  return (
-    unit &&
-    fromShownUnit({ ...quantity, siPerUnit: unit.inBase, siAtZero: unit.baseAtZero ?? 0 }, Number(number))
-  );
+  return unit && fromShownUnit({ ...quantity, ...scaleOf(unit, quantity) }, Number(number));
 }

@@ -89,11 +89,15 @@ export function inChosenUnit(quantity: Quantity, chosen: ChosenUnits): Quantity 
   return {
     ...quantity,
     unit: name,
-    siPerUnit: unit.inBase,
-    siAtZero: unit.baseAtZero ?? 0,
+    ...scaleOf(unit, quantity),
     step: Math.max(10 ** -digits, niceStep((quantity.step * quantity.siPerUnit) / unit.inBase)),
     digits,
   };
+}
+
+/** How a unit is reckoned into SI; a difference has no shifted zero. */
+export function scaleOf(unit: Unit, { difference }: Quantity): Pick<Quantity, 'siPerUnit' | 'siAtZero'> {
+  return { siPerUnit: unit.inBase, siAtZero: difference ? 0 : (unit.baseAtZero ?? 0) };
 }
 
 /** The unit a person wrote after a number, of the same dimension as the quantity's own; null for any other word. */
@@ -147,7 +151,7 @@ const inSentence = /(?<![\w.:,])([-−]?\d+(?:\.\d+)?) ?(m\/s|°C|m|g)(?![\w²³
 export function inChosenUnits(sentence: string, chosen: ChosenUnits): string {
   return sentence.replace(inSentence, (whole, number: string, base: string) => {
     const dimension = chosenDimension(base);
-    if (!dimension || chosen[dimension] === base) return whole;
+    if (!dimension || chosen[dimension] === base) return whole.replace('-', '−');
     const digits = number.split('.')[1]?.length ?? 0;
     const value = Number(number.replace('−', '-'));
     return written(dimension, value * dimensions[dimension][0].inBase, chosen, digits);

@@ -1,6 +1,7 @@
-import { type ConditionsContent, type HourlyWeather, ranges } from '@acorn-tally/core';
+import { type ConditionsContent, type HourlyWeather, ranges, type WeatherSource } from '@acorn-tally/core';
 import { Controller, Injectable, Module } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import { IsBoolean } from 'class-validator';
 import { SiteDto, WeatherDto, WindDto } from '../calculations/requestDtos';
 import { Stores } from '../database/stores';
 import { InRange, Instant, Name, Part } from '../http/fields';
@@ -18,12 +19,19 @@ export class HourDto implements HourlyWeather {
   @Part(() => WindDto) wind: WindDto;
 }
 
+export class WeatherSourceDto implements WeatherSource {
+  @Name('Source') name: string;
+  @IsBoolean({ message: 'practice needs true or false.' }) practice: boolean;
+}
+
 export class ConditionsDto implements ConditionsContent {
   @Name('Place') place: string;
   @Instant() at: string;
   @Part(() => WeatherDto) weather: WeatherDto;
   @Part(() => SiteDto, optional) site?: SiteDto | null;
+  @Part(() => WeatherSourceDto, optional) weatherFrom?: WeatherSourceDto | null;
   @Part(() => HourDto, { list: true, optional: true }) hours?: HourDto[] | null;
+  @Part(() => WeatherSourceDto, optional) hoursFrom?: WeatherSourceDto | null;
 }
 
 export class ConditionsReplacementDto extends ConditionsDto {

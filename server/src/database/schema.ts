@@ -57,7 +57,9 @@ export const conditions = sqliteTable('conditions', {
   at: text().notNull(),
   weather: whole<ConditionsContent['weather']>(),
   site: maybeWhole<ConditionsContent['site']>(),
+  weatherFrom: maybeWhole<ConditionsContent['weatherFrom']>(),
   hours: maybeWhole<ConditionsContent['hours']>(),
+  hoursFrom: maybeWhole<ConditionsContent['hoursFrom']>(),
 });
 
 export const testFlights = sqliteTable(

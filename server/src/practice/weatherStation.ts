@@ -1,4 +1,4 @@
-import { type Coordinates, type HourlyWeather, sunTimes } from '@acorn-tally/core';
+import { type Coordinates, type HourlyWeather, practiceStation, sunTimes } from '@acorn-tally/core';
 
 /** What the stand-in station reports: made up, the same for the same place and day. */
 export interface StationReport {
@@ -8,7 +8,6 @@ export interface StationReport {
   readonly hours: readonly HourlyWeather[];
 }
 
-const station = 'XPRA';
 const hoursOfDay = Array.from({ length: 24 }, (_, hour) => hour);
 /** The report is of this hour. */
 const reportHour = 9;
@@ -51,7 +50,12 @@ export function stationReport(day: string, elevationM: number, coordinates: Coor
       },
     };
   });
-  return { practice: true, station, metar: metarOf(hours[reportHour] as HourlyWeather, day), hours };
+  return {
+    practice: true,
+    station: practiceStation,
+    metar: metarOf(hours[reportHour] as HourlyWeather, day),
+    hours,
+  };
 }
 
 /** The report as text, in the form of WMO Manual on Codes 306, FM 15. */
@@ -64,7 +68,7 @@ function metarOf({ airTemperatureC, relativeHumidity, qnhHpa, wind }: HourlyWeat
   const dew = Math.round(air - (100 - 100 * (relativeHumidity ?? 1)) / 5);
   const from = String((Math.round(wind.fromDeg / 10) * 10) % 360 || 360).padStart(3, '0');
   return [
-    `METAR ${station} ${day.slice(8, 10)}${two(reportHour)}00Z`,
+    `METAR ${practiceStation} ${day.slice(8, 10)}${two(reportHour)}00Z`,
     `${from}${two(knots(wind.speedMps))}G${two(knots(wind.gustMps ?? 0))}KT`,
     '9999',
     `${degrees(air)}/${degrees(dew)}`,

@@ -7,13 +7,23 @@ interface Props {
   readonly onClose: () => void;
   readonly side?: 'left' | 'right';
   readonly keepMounted?: boolean;
+  /** Width in px; on a narrower screen it takes all of it. */
+  readonly size?: number;
   readonly children: ReactNode;
 }
 
 /** A drawer beside the work, which goes on being visible and following what is changed. */
-export function SidePanel({ title, opened, onClose, side = 'right', keepMounted, children }: Props) {
+export function SidePanel({
+  title,
+  opened,
+  onClose,
+  side = 'right',
+  keepMounted,
+  size = 400,
+  children,
+}: Props) {
   return (
-    <Drawer.Root opened={opened} onClose={onClose} position={side} size={400} keepMounted={keepMounted}>
+    <Drawer.Root opened={opened} onClose={onClose} position={side} size={size} keepMounted={keepMounted}>
       <Drawer.Overlay backgroundOpacity={0.12} />
       <Drawer.Content>
         <div className="panel-head">

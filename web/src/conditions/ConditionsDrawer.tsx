@@ -1,81 +1,176 @@
 import {
+  type Asked,
+  type ConditionsContent,
   type ConditionsRecord,
   nameProblem,
   ranges,
-  roughnessClasses,
+  readCoordinates,
+  siteRanges,
+  usualCeilingM,
   usualRoughnessM,
+  writeCoordinates,
 } from '@acorn-tally/core';
 import dayjs from 'dayjs';
+import { useState } from 'react';
 import { SidePanel } from '../app/SidePanel';
-import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { atAnotherHour } from '../state/atTheHour';
 import { useChosen } from '../state/chosen';
 import { useConditions } from '../state/current';
 import { useRecords } from '../state/records';
-import { airAt } from './air';
-import { MetarPaste } from './MetarPaste';
+import { useWriter } from '../state/units';
+import { DayStrip } from './DayStrip';
+import { GroundCards } from './GroundCards';
+import { WeatherSources } from './WeatherSources';
+import { WindByHeight } from './WindByHeight';
 
-/** Place, hour and weather, by hand; everything on the page follows at once. */
+/** Place, hour and weather; everything on the page follows at once. */
 export function ConditionsDrawer() {
   const conditions = useConditions();
   const { conditionsOpen, choose } = useChosen();
   if (!conditions) return null;
   return (
-    <SidePanel title="Conditions" opened={conditionsOpen} onClose={() => choose({ conditionsOpen: false })}>
+    <SidePanel
+      title="Conditions"
+      opened={conditionsOpen}
+      onClose={() => choose({ conditionsOpen: false })}
+      size={740}
+    >
       <ConditionsForm conditions={conditions} />
     </SidePanel>
   );
 }
 
-const windHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
+interface FormProps {
+  readonly conditions: ConditionsRecord;
+}
 
-function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord }) {
-  const edit = useRecords((state) => state.edit);
-  const { weather } = conditions;
-  const change = (part: Partial<typeof weather>, label: string) =>
-    edit('conditions', conditions.id, { weather: { ...weather, ...part } }, label);
-  const changeWind = (part: Partial<typeof weather.wind>, label: string) =>
-    change({ wind: { ...weather.wind, ...part } }, label);
-  const { wind } = weather;
-  const roughnessM = weather.roughnessM ?? usualRoughnessM;
+function ConditionsForm({ conditions }: FormProps) {
+  const [asked, setAsked] = useState<readonly Asked[]>([]);
   return (
     <>
+      <DayStrip conditions={conditions} />
+      <div className="conditions-columns">
+        <div>
+          <WeatherFields
+            conditions={conditions}
+            asked={asked}
+            onGiven={(given) => setAsked(asked.filter((one) => one !== given))}
+          />
+          <WeatherSources conditions={conditions} onAsk={setAsked} />
+        </div>
+        <div>
+          <PlaceFields conditions={conditions} />
+          <WindByHeight conditions={conditions} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+function PlaceFields({ conditions }: FormProps) {
+  const edit = useRecords((state) => state.edit);
+  const { site, weather } = conditions;
+  const change = (part: Partial<ConditionsContent>, label: string) =>
+    edit('conditions', conditions.id, part, label);
+  const changeSite = (part: Partial<NonNullable<typeof site>>, label: string) =>
+    change({ site: { ...site, ...part } }, label);
+  return (
+    <>
+      <h3 className="panel-part">Place and hour</h3>
       <TextField
         label="Place"
         value={conditions.place}
         problem={(text) => nameProblem('Place', text)}
-        onChange={(place) => edit('conditions', conditions.id, { place }, 'place')}
+        onChange={(place) => change({ place }, 'place')}
+      />
+      <TextField
+        label="Coordinates"
+        value={site?.coordinates ? writeCoordinates(site.coordinates) : ''}
+        placeholder="54.52, -2.81"
+        hint="for the sun, as copied from a map"
+        problem={coordinatesProblem}
+        onChange={(text) => {
+          const read = readCoordinates(text);
+          changeSite({ coordinates: read.ok ? read.value : null }, 'coordinates');
+        }}
       />
       <TextField
         label="Day and hour"
         type="datetime-local"
         value={dayjs(conditions.at).format('YYYY-MM-DDTHH:mm')}
         problem={(text) => (dayjs(text).isValid() ? null : 'Day and hour are empty.')}
-        onChange={(at) => edit('conditions', conditions.id, { at: dayjs(at).format() }, 'day and hour')}
+        onChange={(at) => change(atAnotherHour(conditions, dayjs(at).format()), 'day and hour')}
       />
-      <MetarPaste
-        weather={weather}
-        onUse={(reported) => edit('conditions', conditions.id, { weather: reported }, 'the report')}
+      <QuantityField
+        quantity={ranges.conditions.elevationM}
+        value={weather.elevationM}
+        onChange={(elevationM) => change({ weather: { ...weather, elevationM } }, 'ground elevation')}
       />
+      <QuantityField
+        quantity={siteRanges.tallestM}
+        value={site?.tallestM ?? null}
+        assumed={null}
+        hint="tree, mast or roof near the way home"
+        onChange={(tallestM) => changeSite({ tallestM }, 'tallest thing')}
+      />
+      <QuantityField
+        quantity={siteRanges.ceilingM}
+        value={site?.ceilingM ?? null}
+        assumed={usualCeilingM}
+        hint="as your local rules give it"
+        onChange={(ceilingM) => changeSite({ ceilingM }, 'local ceiling')}
+      />
+      <GroundCards
+        roughnessM={weather.roughnessM ?? usualRoughnessM}
+        onChange={(roughnessM) => change({ weather: { ...weather, roughnessM } }, 'kind of ground')}
+      />
+    </>
+  );
+}
+
+function coordinatesProblem(text: string): string | null {
+  if (text.trim() === '') return null;
+  const read = readCoordinates(text);
+  return read.ok ? null : read.refusal.message;
+}
+
+interface WeatherFieldsProps extends FormProps {
+  readonly asked: readonly Asked[];
+  readonly onGiven: (given: Asked) => void;
+}
+
+/** The weather by hand; what a report did not give is asked for. */
+function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
+  const edit = useRecords((state) => state.edit);
+  const { write } = useWriter();
+  const { weather } = conditions;
+  const { wind } = weather;
+  const change = (part: Partial<typeof weather>, label: string) =>
+    edit('conditions', conditions.id, { weather: { ...weather, ...part }, weatherFrom: null }, label);
+  const changeWind = (part: Partial<typeof wind>, label: string) =>
+    change({ wind: { ...wind, ...part } }, label);
+  const askFor = (one: Asked) => (asked.includes(one) ? 'the report did not give it: enter it' : undefined);
+  return (
+    <>
       <h3 className="panel-part">Air</h3>
       <QuantityField
         first
         quantity={ranges.conditions.airTemperatureC}
         slider={{ min: -15, max: 35 }}
         value={weather.airTemperatureC}
-        onChange={(airTemperatureC) => change({ airTemperatureC }, 'air temperature')}
+        hint={askFor('airTemperatureC')}
+        onChange={(airTemperatureC) => {
+          change({ airTemperatureC }, 'air temperature');
+          onGiven('airTemperatureC');
+        }}
       />
       <QuantityField
         quantity={ranges.conditions.relativeHumidity}
         value={weather.relativeHumidity ?? null}
         assumed={0.6}
         onChange={(relativeHumidity) => change({ relativeHumidity }, 'humidity')}
-      />
-      <QuantityField
-        quantity={ranges.conditions.elevationM}
-        value={weather.elevationM}
-        onChange={(elevationM) => change({ elevationM }, 'ground elevation')}
       />
       <QuantityField
         quantity={ranges.conditions.qnhHpa}
@@ -89,7 +184,11 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
         quantity={ranges.wind.speedMps}
         slider={{ min: 0, max: 15 }}
         value={wind.speedMps}
-        onChange={(speedMps) => changeWind({ speedMps }, 'wind')}
+        hint={askFor('speedMps')}
+        onChange={(speedMps) => {
+          changeWind({ speedMps }, 'wind');
+          onGiven('speedMps');
+        }}
       />
       <QuantityField
         quantity={ranges.wind.gustMps}
@@ -101,60 +200,18 @@ function ConditionsForm({ conditions }: { readonly conditions: ConditionsRecord 
       <QuantityField
         quantity={ranges.wind.fromDeg}
         value={wind.fromDeg}
-        onChange={(fromDeg) => changeWind({ fromDeg }, 'wind direction')}
+        hint={askFor('fromDeg')}
+        onChange={(fromDeg) => {
+          changeWind({ fromDeg }, 'wind direction');
+          onGiven('fromDeg');
+        }}
       />
       <QuantityField
         quantity={ranges.wind.readingHeightM}
         value={wind.readingHeightM}
-        hint="2 m in the hand, 10 m in a forecast"
+        hint={`${write('distance', 2)} in the hand, ${write('distance', 10)} in a forecast`}
         onChange={(readingHeightM) => changeWind({ readingHeightM }, 'height of the reading')}
       />
-      <ChoiceField
-        label="Over"
-        value={String(roughnessM)}
-        options={roughnessClasses.map((one) => ({ value: String(one.roughnessM), label: one.name }))}
-        onChange={(value) => change({ roughnessM: Number(value) }, 'kind of ground')}
-      />
-      <WindByHeight conditions={conditions} />
-    </>
-  );
-}
-
-/** The wind as it grows with height, as bars: the part a pilot on the ground does not feel. */
-function WindByHeight({ conditions }: { readonly conditions: ConditionsRecord }) {
-  const rows = windHeightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM) }));
-  const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal.message : null;
-  if (refusal) return <p className="danger">{refusal}</p>;
-  const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
-  return (
-    <>
-      <h3 className="panel-part">Up there</h3>
-      <table className="wind-rows">
-        <thead>
-          <tr>
-            <th>height</th>
-            <th aria-hidden />
-            <th>wind</th>
-            <th>gusts</th>
-          </tr>
-        </thead>
-        <tbody>
-          {[...rows].reverse().map(
-            ({ heightM, air }) =>
-              air.ok && (
-                <tr key={heightM}>
-                  <td>{heightM} m</td>
-                  <td className="wind-bar">
-                    <i style={{ width: `${(air.value.gustMps / strongest) * 100}%` }} className="wind-gust" />
-                    <i style={{ width: `${(air.value.windMps / strongest) * 100}%` }} />
-                  </td>
-                  <td>{air.value.windMps.toFixed(1)} m/s</td>
-                  <td>{air.value.gustMps.toFixed(1)} m/s</td>
-                </tr>
-              ),
-          )}
-        </tbody>
-      </table>
     </>
   );
 }

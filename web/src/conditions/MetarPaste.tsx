@@ -1,33 +1,23 @@
-import {
-  type Conditions,
-  type MetarReading,
-  metarInWords,
-  readMetar,
-  weatherFromMetar,
-} from '@acorn-tally/core';
-import { useId, useState } from 'react';
+import { type MetarReading, metarInWords, readMetar } from '@acorn-tally/core';
+import { useId } from 'react';
+import { Say } from '../fields/Say';
 
 interface Props {
-  readonly weather: Conditions;
-  readonly onUse: (weather: Conditions) => void;
+  readonly text: string;
+  readonly onType: (text: string) => void;
+  readonly onUse: (reading: MetarReading) => void;
 }
 
 /** An aerodrome's report pasted as text, told in words before it is used; what is wrong in it stays to be mended. */
-export function MetarPaste({ weather, onUse }: Props) {
-  const [text, setText] = useState('');
+export function MetarPaste({ text, onType, onUse }: Props) {
   const id = useId();
   const outcome = text.trim() === '' ? null : readMetar(text);
-  const use = (reading: MetarReading) => {
-    onUse(weatherFromMetar(reading, weather));
-    setText('');
-  };
   return (
     <>
-      <h3 className="panel-part">From a report</h3>
       <label className="metar-label" htmlFor={id}>
         METAR text
         <span className="field-hint">
-          paste it whole; the station’s wind is read at 10 m, not at your place
+          paste it whole; the station’s wind is read at <Say>10 m</Say>, not at your place
         </span>
       </label>
       <textarea
@@ -39,7 +29,7 @@ export function MetarPaste({ weather, onUse }: Props) {
         value={text}
         aria-invalid={outcome !== null && !outcome.ok}
         aria-describedby={outcome ? `${id}-said` : undefined}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => onType(event.target.value)}
       />
       {outcome && !outcome.ok && (
         <p className="field-problem" id={`${id}-said`} role="alert">
@@ -49,7 +39,7 @@ export function MetarPaste({ weather, onUse }: Props) {
       {outcome?.ok && (
         <div className="metar-said" id={`${id}-said`} role="status">
           <Said reading={outcome.value} />
-          <button type="button" className="link" onClick={() => use(outcome.value)}>
+          <button type="button" className="link" onClick={() => onUse(outcome.value)}>
             Use this weather
           </button>
         </div>
@@ -63,7 +53,7 @@ function Said({ reading }: { readonly reading: MetarReading }) {
   return (
     <>
       <p>
-        <b>{reading.station}</b>: {says.join(', ')}.
+        <b>{reading.station}</b>: <Say>{says.join(', ')}</Say>.
       </p>
       {lacks.length > 0 && (
         <>

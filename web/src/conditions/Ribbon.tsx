@@ -21,6 +21,7 @@ export function Ribbon() {
     <section className="ribbon" aria-label="Conditions">
       <span>
         <b>{conditions.place}</b> · {dayjs(conditions.at).format('ddd D MMM, HH:mm')}
+        {conditions.weatherFrom?.practice && <b className="practice">practice weather</b>}
       </span>
       <span>
         air <b>{write('temperature', weather.airTemperatureC, digitsOf(weather.airTemperatureC))}</b>

@@ -1,0 +1,197 @@
+import type { ConditionsRecord } from '@acorn-tally/core';
+import dayjs from 'dayjs';
+import { type PointerEvent, useMemo } from 'react';
+import { atAnotherHour } from '../state/atTheHour';
+import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import {
+  daysWithHours,
+  type HourPoint,
+  hoursOfDay,
+  type LightSpan,
+  lightInWords,
+  lightOfDay,
+  minutesADay,
+} from './dayStrip';
+
+interface Props {
+  readonly conditions: ConditionsRecord;
+}
+
+const stepMin = 10;
+const percent = (minute: number) => (minute / minutesADay) * 100;
+
+/** The hours of the day to scrub through: light, temperature, wind and gusts; what is chosen, every view reckons with. */
+export function DayStrip({ conditions }: Props) {
+  const edit = useRecords((state) => state.edit);
+  const { write } = useWriter();
+  const { at, hours, site, weather } = conditions;
+  const day = dayjs(at).format('YYYY-MM-DD');
+  const minute = dayjs(at).hour() * 60 + dayjs(at).minute();
+  const points = useMemo(() => hoursOfDay(hours ?? [], day), [hours, day]);
+  const days = useMemo(() => daysWithHours(hours ?? []), [hours]);
+  const coordinates = site?.coordinates ?? null;
+  const lights = useMemo(() => (coordinates ? lightOfDay(day, coordinates) : []), [day, coordinates]);
+  const light = lights.find(({ fromMin, toMin }) => minute >= fromMin && minute < toMin)?.light;
+
+  const goTo = (next: string) =>
+    edit('conditions', conditions.id, atAnotherHour(conditions, next), 'day and hour');
+  const scrub = (to: number) => goTo(dayjs(at).startOf('day').add(to, 'minute').format());
+  const drag = (event: PointerEvent<HTMLElement>) => {
+    if (event.buttons !== 1) return;
+    const { left, width } = event.currentTarget.getBoundingClientRect();
+    const share = Math.min(1, Math.max(0, (event.clientX - left) / width));
+    scrub(Math.min(minutesADay - stepMin, Math.round((share * minutesADay) / stepMin) * stepMin));
+  };
+  const { wind } = weather;
+  const now = [
+    `air ${write('temperature', weather.airTemperatureC, 1)}`,
+    `wind ${write('speed', wind.speedMps, 1)}`,
+    ...(wind.gustMps == null ? [] : [`gusts ${write('speed', wind.gustMps, 1)}`]),
+    ...(light ? [light] : []),
+  ];
+  return (
+    <section className="day" aria-label="The day">
+      <p className="day-now">
+        <b>{dayjs(at).format('ddd D MMM, HH:mm')}</b> {now.join(', ')}
+        {days.length > 1 && (
+          <span className="day-choice">
+            {days.map((one) => (
+              <button
+                key={one}
+                type="button"
+                className="link"
+                aria-pressed={one === day}
+                onClick={() => goTo(dayjs(`${one}T${dayjs(at).format('HH:mm')}`).format())}
+              >
+                {dayjs(one).format('ddd D')}
+              </button>
+            ))}
+          </span>
+        )}
+      </p>
+      {/* The slider under it does the same by keyboard. */}
+      <div
+        className="day-strip"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          drag(event);
+        }}
+        onPointerMove={drag}
+        aria-hidden
+      >
+        <LightBand lights={lights} />
+        <Curves points={points} write={write} />
+        <i className="day-cursor" style={{ left: `${percent(minute)}%` }} />
+      </div>
+      <input
+        type="range"
+        className="day-slider"
+        aria-label="Hour of the day"
+        aria-valuetext={[dayjs(at).format('HH:mm'), ...now].join(', ')}
+        min={0}
+        max={minutesADay - stepMin}
+        step={stepMin}
+        value={minute}
+        onChange={(event) => scrub(Number(event.target.value))}
+      />
+      <div className="day-ticks" aria-hidden>
+        {['00', '06', '12', '18', '24'].map((hour) => (
+          <span key={hour}>{hour}</span>
+        ))}
+      </div>
+      <p className="panel-note">
+        {coordinates
+          ? `${capital(lightInWords(day, coordinates).join(', '))}.`
+          : 'With coordinates the sun’s times show here.'}
+        {points.length === 0 && ' No hourly rows for this day: the weather stays as it is set below.'}
+      </p>
+    </section>
+  );
+}
+
+function LightBand({ lights }: { readonly lights: readonly LightSpan[] }) {
+  return (
+    <div className="day-light">
+      {lights.map(({ fromMin, toMin, light }) => (
+        <i
+          key={fromMin}
+          className={`day-${light.replace(' ', '-')}`}
+          style={{ width: `${percent(toMin - fromMin)}%` }}
+        />
+      ))}
+    </div>
+  );
+}
+
+interface CurvesProps {
+  readonly points: readonly HourPoint[];
+  readonly write: ReturnType<typeof useWriter>['write'];
+}
+
+function Curves({ points, write }: CurvesProps) {
+  if (points.length === 0) return <p className="day-none">no hours read yet</p>;
+  const airs = points.map(({ airTemperatureC }) => airTemperatureC);
+  const winds = points.map(({ windMps }) => windMps);
+  const gusts = points.flatMap(({ gustMps }) => gustMps ?? []);
+  const strongest = Math.max(...winds, ...gusts, 1);
+  const range = (dimension: 'temperature' | 'speed', values: readonly number[]) =>
+    `${write(dimension, Math.min(...values)).split(' ')[0]} to ${write(dimension, Math.max(...values))}`;
+  return (
+    <>
+      <Curve
+        words={`air ${range('temperature', airs)}`}
+        lines={[{ name: 'air', at: points.map(({ minute }) => minute), values: airs }]}
+        low={Math.min(...airs) - 1}
+        high={Math.max(...airs) + 1}
+      />
+      <Curve
+        words={`wind ${range('speed', winds)}${gusts.length > 0 ? `, gusts to ${write('speed', Math.max(...gusts))}` : ''}`}
+        lines={[
+          { name: 'gust', ...seriesOf(points, ({ gustMps }) => gustMps) },
+          { name: 'wind', ...seriesOf(points, ({ windMps }) => windMps) },
+        ]}
+        low={0}
+        high={strongest * 1.1}
+      />
+    </>
+  );
+}
+
+function seriesOf(points: readonly HourPoint[], pick: (point: HourPoint) => number | null) {
+  const given = points.filter((point) => pick(point) !== null);
+  return { at: given.map(({ minute }) => minute), values: given.map((point) => pick(point) as number) };
+}
+
+interface CurveProps {
+  readonly words: string;
+  readonly lines: readonly {
+    readonly name: string;
+    readonly at: readonly number[];
+    readonly values: readonly number[];
+  }[];
+  readonly low: number;
+  readonly high: number;
+}
+
+function Curve({ words, lines, low, high }: CurveProps) {
+  const y = (value: number) => 100 * (1 - (value - low) / (high - low));
+  return (
+    <div className="day-row">
+      <span>{words}</span>
+      <svg viewBox={`0 0 ${minutesADay} 100`} preserveAspectRatio="none" aria-hidden="true">
+        {lines.map(({ name, at, values }) => (
+          <polyline
+            key={name}
+            className={`day-line-${name}`}
+            points={values.map((value, i) => `${at[i]},${y(value).toFixed(1)}`).join(' ')}
+          />
+        ))}
+      </svg>
+    </div>
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
