@@ -2,16 +2,19 @@ import {
   type Band,
   chargeAtTouchdown,
   type Estimate,
+  emptyCellVoltageV,
   minutesAndSeconds,
   type Policy,
 } from '@acorn-tally/core';
-import type { ChartData, ChartOptions } from 'chart.js';
+import type { Chart, ChartData, ChartOptions } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
-import { memo, useMemo } from 'react';
+import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import { chargeAxes } from './axes';
-import { bandDatasets, bandLabel } from './bandDatasets';
-import { type ChargeLines, chargeLines, type Mark } from './chargeChart';
+import { useWriter } from '../state/units';
+import { chargeAxes, voltageAxes } from './axes';
+import { bandDatasets } from './bandDatasets';
+import { type FlightLines, flightLines, type Mark, type Measure } from './flightLines';
+import { lastTimeS, readingAt, readingInWords } from './reading';
 import { hatching, token } from './setup';
 import { useLater } from './useLater';
 
@@ -21,23 +24,88 @@ interface Props {
   readonly band: Band['curve'];
   readonly policy: Policy;
   readonly forcedLandingCharge: number;
+  readonly measure: Measure;
 }
 
-/** Charge against time: what is flown, the way home, what is held back, and what happens if it is flown on. */
-export const ChargeChart = memo(function ChargeChart(props: Props) {
-  const { estimate, band, policy, forcedLandingCharge } = useLater(props);
-  const lines = useMemo(() => chargeLines(estimate), [estimate]);
-  const heldPercent = chargeAtTouchdown(policy, forcedLandingCharge) * 100;
-  const options = useMemo(() => optionsFor(lines, heldPercent), [lines, heldPercent]);
-  const data = useMemo(() => dataFor(lines, band), [lines, band]);
+const stepS = 30;
+const minute = 60;
+
+/** A flight against time: what is flown, the way home, what is held back, and what happens if it is flown on. */
+export const FlightChart = memo(function FlightChart(props: Props) {
+  const shown = useLater(props);
+  const { estimate, band, measure } = shown;
+  const { write } = useWriter();
+  const chart = useRef<Chart<'line'> | null>(null);
+  const [readS, setReadS] = useState<number | null>(null);
+  const drawing = useMemo(() => {
+    const { data, options, words } = chartOf(shown);
+    return <Line ref={chart} data={data} options={options} aria-label={words} />;
+  }, [shown]);
+  const lastS = lastTimeS(estimate);
+  const words = (timeS: number) => readingInWords(readingAt(estimate, band, timeS), write);
+  const readUnder = (event: PointerEvent<HTMLElement>) => {
+    const { left } = event.currentTarget.getBoundingClientRect();
+    const at = chart.current?.scales.x?.getValueForPixel(event.clientX - left);
+    if (at !== undefined) setReadS(Math.min(lastS, Math.max(0, at * minute)));
+  };
   return (
-    <div className="chart">
-      <Line data={data} options={options} aria-label={inWords(lines)} />
+    <div className="chart" onPointerMove={readUnder} onPointerLeave={() => setReadS(null)}>
+      {drawing}
+      {readS !== null && <Reading chart={chart.current} timeS={readS} words={words(readS)} />}
+      <input
+        type="range"
+        className="unseen"
+        aria-label={`Read the ${measure} at a minute of the flight`}
+        aria-valuetext={words(readS ?? 0)}
+        min={0}
+        max={Math.floor(lastS / stepS) * stepS}
+        step={stepS}
+        value={readS ?? 0}
+        onFocus={() => setReadS(0)}
+        onBlur={() => setReadS(null)}
+        onChange={(event) => setReadS(Number(event.target.value))}
+      />
     </div>
   );
 });
 
-function dataFor(lines: ChargeLines, band: Band['curve']): ChartData<'line'> {
+interface ReadingProps {
+  readonly chart: Chart<'line'> | null;
+  readonly timeS: number;
+  readonly words: string;
+}
+
+/** A line at the moment that is read, with its numbers on the side where there is room. */
+function Reading({ chart, timeS, words }: ReadingProps) {
+  const x = chart?.scales.x?.getPixelForValue(timeS / minute);
+  if (!chart || x === undefined) return null;
+  const { left, right, top, bottom } = chart.chartArea;
+  const isLate = x > (left + right) / 2;
+  return (
+    <>
+      <i className="chart-cursor" style={{ left: x, top, height: bottom - top }} aria-hidden />
+      <span
+        className="chart-reading"
+        style={isLate ? { right: `calc(100% - ${x}px + 6px)`, top } : { left: x + 6, top }}
+        aria-hidden
+      >
+        {words}
+      </span>
+    </>
+  );
+}
+
+function chartOf({ estimate, band, policy, forcedLandingCharge, measure }: Props) {
+  const lines = flightLines(estimate, measure);
+  const heldPercent = chargeAtTouchdown(policy, forcedLandingCharge) * 100;
+  return {
+    data: dataFor(lines, measure === 'charge' ? band : []),
+    options: optionsFor(lines, measure, heldPercent),
+    words: inWords(lines, measure),
+  };
+}
+
+function dataFor(lines: FlightLines, band: Band['curve']): ChartData<'line'> {
   const line = (
     data: readonly { x: number; y: number }[],
     colour: string,
@@ -49,53 +117,48 @@ function dataFor(lines: ChargeLines, band: Band['curve']): ChartData<'line'> {
     borderWidth: width,
     borderDash: dash,
     pointRadius: 0,
-    pointHitRadius: 8,
   });
   return {
     datasets: [
       { label: 'flown on', ...line(lines.flownOn, 'ink-soft', 1.2, [3, 3]) },
       { label: 'way home', ...line(lines.wayHome, 'home', 2.6) },
-      { label: 'charge', ...line(lines.flown, 'spend', 2.8) },
+      { label: 'flown', ...line(lines.flown, 'spend', 2.8) },
       ...bandDatasets(band, 'band'),
     ],
   };
 }
 
-function optionsFor(lines: ChargeLines, heldPercent: number): ChartOptions<'line'> {
+function optionsFor(lines: FlightLines, measure: Measure, heldPercent: number): ChartOptions<'line'> {
+  const { lastMinute, lowest, highest } = lines;
+  const box =
+    measure === 'charge'
+      ? hatchedBox(lowest, heldPercent, 'held back')
+      : hatchedBox(lowest, emptyCellVoltageV, 'the motors give up');
   return {
     animation: false,
     maintainAspectRatio: false,
+    events: [],
     layout: { padding: { top: 8, right: 12 } },
-    scales: chargeAxes(lines.lastMinute, lines.lowestPercent),
-    interaction: { mode: 'nearest', axis: 'x', intersect: false },
+    scales: measure === 'charge' ? chargeAxes(lastMinute, lowest) : voltageAxes(lastMinute, lowest, highest),
     plugins: {
       legend: { display: false },
-      tooltip: {
-        displayColors: false,
-        filter: (item) => item.dataset.label !== bandLabel,
-        callbacks: {
-          title: (items) => `${minutesAndSeconds((items[0]?.parsed.x ?? 0) * 60)} min`,
-          label: (item) => `${Math.round(item.parsed.y ?? 0)} % · ${item.dataset.label}`,
-        },
-      },
-      annotation: {
-        annotations: { held: heldBox(heldPercent, lines.lowestPercent), ...markAnnotations(lines) },
-      },
+      tooltip: { enabled: false },
+      annotation: { annotations: { box, ...markAnnotations(lines, measure) } },
     },
   };
 }
 
-function heldBox(heldPercent: number, lowestPercent: number): AnnotationOptions {
+function hatchedBox(yMin: number, yMax: number, content: string): AnnotationOptions {
   return {
     type: 'box',
-    yMin: lowestPercent,
-    yMax: heldPercent,
+    yMin,
+    yMax,
     backgroundColor: hatching(token('gone')) as string,
     borderWidth: 0,
     drawTime: 'beforeDatasetsDraw',
     label: {
       display: true,
-      content: 'held back',
+      content,
       position: { x: 'start', y: 'start' },
       color: token('held'),
       font: { size: 12 },
@@ -103,19 +166,26 @@ function heldBox(heldPercent: number, lowestPercent: number): AnnotationOptions 
   };
 }
 
-/** Where each mark's words stand, so that they do not lie on the lines or on each other. */
-const wordPlaces: Record<Mark['kind'], { dx: number; dy: number; position: 'start' | 'end' }> = {
-  'turn-back': { dx: 8, dy: -26, position: 'start' },
-  'touch-down': { dx: 10, dy: -9, position: 'start' },
-  'forced-landing': { dx: -8, dy: 5, position: 'end' },
-  empty: { dx: -8, dy: 8, position: 'end' },
+/** Where each mark's words stand, so that they do not lie on the lines or on each other; in a narrow chart on two lines. */
+const wordPlaces: Record<
+  Mark['kind'],
+  { dx: number; dy: number; narrowDy: number; position: 'start' | 'end' }
+> = {
+  'turn-back': { dx: 8, dy: -26, narrowDy: -32, position: 'start' },
+  'touch-down': { dx: 10, dy: -9, narrowDy: 0, position: 'start' },
+  'forced-landing': { dx: -8, dy: 5, narrowDy: 5, position: 'end' },
+  empty: { dx: -8, dy: 8, narrowDy: 8, position: 'end' },
 };
+const narrowPx = 440;
 
-function markAnnotations(lines: ChargeLines): Record<string, AnnotationOptions> {
+function markAnnotations(lines: FlightLines, measure: Measure): Record<string, AnnotationOptions> {
   return Object.fromEntries(
     lines.marks.flatMap((mark) => {
-      const { dx, dy, position } = wordPlaces[mark.kind];
+      const { dx, dy, narrowDy, position } = wordPlaces[mark.kind];
       const colour = token(markColour[mark.kind]);
+      const words = wordsFor(mark, measure);
+      const isNarrow = ({ chart }: { readonly chart: Chart }) =>
+        position === 'start' && chart.width < narrowPx;
       const point: AnnotationOptions = {
         type: 'point',
         xValue: mark.x,
@@ -125,14 +195,14 @@ function markAnnotations(lines: ChargeLines): Record<string, AnnotationOptions> 
         borderColor: token('paper'),
         borderWidth: 1.5,
       };
-      const words: AnnotationOptions = {
+      const label: AnnotationOptions = {
         type: 'label',
         xValue: mark.x,
         yValue: mark.y,
         xAdjust: dx,
-        yAdjust: dy,
+        yAdjust: (context) => (isNarrow(context) ? narrowDy : dy),
         position: { x: position, y: 'center' },
-        content: wordsFor(mark),
+        content: (context) => (isNarrow(context) ? words.split(', ') : words),
         textAlign: position === 'end' ? 'right' : 'left',
         color: colour,
         backgroundColor: token('veil'),
@@ -141,7 +211,7 @@ function markAnnotations(lines: ChargeLines): Record<string, AnnotationOptions> 
       };
       return [
         [`${mark.kind}-point`, point],
-        [`${mark.kind}-words`, words],
+        [`${mark.kind}-words`, label],
       ];
     }),
   );
@@ -154,15 +224,16 @@ const markColour: Record<Mark['kind'], string> = {
   empty: 'danger',
 };
 
-function wordsFor(mark: Mark): string {
-  const time = minutesAndSeconds(mark.x * 60);
-  const left = `${Math.round(mark.y)} %`;
-  if (mark.kind === 'turn-back') return `Turn back ${time}, ${left} left`;
-  if (mark.kind === 'touch-down') return `Touch down ${time}, ${left} left`;
-  if (mark.kind === 'forced-landing') return `it lands itself at ${left}, ${time}`;
+function wordsFor(mark: Mark, measure: Measure): string {
+  const time = minutesAndSeconds(mark.x * minute);
+  const left = measure === 'charge' ? `${Math.round(mark.y)} % left` : `${mark.y.toFixed(2)} V`;
+  if (mark.kind === 'turn-back') return `Turn back ${time}, ${left}`;
+  if (mark.kind === 'touch-down') return `Touch down ${time}, ${left}`;
+  if (mark.kind === 'forced-landing') return `it lands itself at ${left.replace(' left', '')}, ${time}`;
   return `gauge empty, ${time}`;
 }
 
-function inWords(lines: ChargeLines): string {
-  return `Charge against time. ${lines.marks.map(wordsFor).join('. ')}.`;
+function inWords(lines: FlightLines, measure: Measure): string {
+  const what = measure === 'charge' ? 'Charge' : 'Voltage of a cell';
+  return `${what} against time. ${lines.marks.map((mark) => wordsFor(mark, measure)).join('. ')}.`;
 }

@@ -1,6 +1,6 @@
 import type { Band } from '@acorn-tally/core';
 import type { ChartDataset } from 'chart.js';
-import { bandOutline } from './chargeChart';
+import { bandOutline } from './flightLines';
 import { token } from './setup';
 
 /** The band of a charge curve as a filled shape; nothing until it is reckoned. */

@@ -1,7 +1,7 @@
 import { bandOf, drawCoefficients, drawnFlights, estimate } from '@acorn-tally/core';
 import { spansOf } from '../minutes/spans';
 import { jayRequest } from '../testing/jay';
-import { bandOutline, chargeLines } from './chargeChart';
+import { bandOutline, flightLines } from './flightLines';
 import { tallyInWords, tallyStrokes } from './tally';
 
 test('one stroke a minute: who takes it is decided at its middle, the rest is gone before the start', () => {
@@ -19,7 +19,7 @@ test('a flight that outlasts the box keeps its strokes', () => {
 test('the chart’s lines join: flown until turn back, home to the reserve, flown on below zero', () => {
   const outcome = estimate(jayRequest);
   if (!outcome.ok) throw new Error(outcome.refusal.message);
-  const lines = chargeLines(outcome.value);
+  const lines = flightLines(outcome.value, 'charge');
   expect(lines.flown[0]).toEqual({ x: 0, y: expect.closeTo(90, 6) });
   expect(lines.flown[lines.flown.length - 1]).toEqual(lines.wayHome[0]);
   expect(lines.flownOn[0]).toEqual(lines.wayHome[0]);
@@ -45,7 +45,7 @@ test('the band’s outline goes down its early edge and up its late one, and hol
   const [early, late] = [outline.slice(0, outline.length / 2), outline.slice(outline.length / 2).reverse()];
   expect(early.map(({ y }) => y)).toEqual(late.map(({ y }) => y));
   expect(early.map(({ y }) => y)).toEqual([...early.map(({ y }) => y)].sort((a, b) => b - a));
-  const { flown } = chargeLines(outcome.value);
+  const { flown } = flightLines(outcome.value, 'charge');
   const middle = flown.find(({ y }) => y < 60);
   const at = early.findIndex(({ y }) => y < 60);
   expect(early[at]?.x).toBeLessThan((middle?.x ?? 0) + 5);

@@ -110,7 +110,7 @@ function stateInWords(battery: BatteryRecord, pack: Battery, write: Writer['writ
 
 function Flag({ advice }: { readonly advice: readonly Advice[] }) {
   const [first, ...more] = advice;
-  if (!first) return <span />;
+  if (!first) return <span className="row-flag" />;
   return (
     <span className="row-flag danger" title={advice.map(({ message }) => message).join('. ')}>
       <IconAlertTriangle size={14} aria-hidden />

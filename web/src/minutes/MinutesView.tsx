@@ -4,14 +4,11 @@ import {
   type BatteryRecord,
   type ConditionsRecord,
   type Estimate,
-  minutesAndSeconds,
   type Outcome,
-  spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { useKeys } from '../app/keys';
-import { ChargeChart } from '../charts/ChargeChart';
 import { TallyLegend } from '../charts/Tally';
 import { Say } from '../fields/Say';
 import { AddBattery } from '../kit/AddBattery';
@@ -20,10 +17,10 @@ import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import type { Reckoned } from '../workers/useReckoned';
 import { BatteryRow, inHundred, messages } from './BatteryRow';
+import { Below } from './Below';
 import { FlightPanel } from './FlightPanel';
-import { Ledger } from './Ledger';
 import { Trust } from './Trust';
-import { type Bands, useBands, useLedger } from './useBands';
+import { type Bands, useBands } from './useBands';
 import { requestFor, useEstimates } from './useEstimates';
 import './minutes.css';
 
@@ -84,7 +81,6 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
     () => (battery ? requestFor(aircraft, battery, conditions) : null),
     [aircraft, battery, conditions],
   );
-  const ledger = useLedger(request);
   const chosen = estimates.find((row) => row.battery.id === battery?.id)?.outcome;
   const band = battery ? bands.value?.get(battery.id) : undefined;
   const totalS = estimates.reduce(
@@ -122,39 +118,19 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
         ))}
       </ul>
       <AddBattery aircraft={aircraft} quiet />
-      {battery && chosen?.ok && (
-        <div className="below">
-          <section>
-            <h2 className="section-title">{battery.label} in the air</h2>
-            <ChargeChart
-              estimate={chosen.value}
-              band={(bands.fresh && band?.curve) || noCurve}
-              policy={aircraft.policy}
-              forcedLandingCharge={spec(aircraft.spec, 'forcedLandingCharge')}
-            />
-          </section>
-          <section>
-            <h2 className="section-title">
-              Where {minutesAndSeconds(aircraft.spec.advertisedFlightTimeS)} on the box go
-            </h2>
-            {ledger.value && (
-              <Ledger
-                estimate={chosen.value}
-                lines={ledger.value}
-                fresh={ledger.fresh}
-                aircraft={aircraft}
-                battery={battery}
-                conditions={conditions}
-              />
-            )}
-          </section>
-        </div>
+      {battery && request && chosen?.ok && (
+        <Below
+          aircraft={aircraft}
+          battery={battery}
+          conditions={conditions}
+          request={request}
+          estimate={chosen.value}
+          band={(bands.fresh && band) || null}
+        />
       )}
     </main>
   );
 });
-
-const noCurve: Band['curve'] = [];
 
 function plannedS(bands: Bands | null, batteries: readonly BatteryRecord[]): number {
   return batteries.reduce((sum, { id }) => sum + (bands?.get(id)?.usableS.planned ?? 0), 0);

@@ -1,4 +1,4 @@
-import { shareOf, withShare } from './mix';
+import { bordersOf, shareOf, withBorder, withShare } from './mix';
 
 const mix = [
   { style: 'hover', share: 0.5 },
@@ -22,4 +22,15 @@ test('nothing left to share out: hover takes the rest, or normal when hover was 
     'hover',
     'normal',
   ]);
+});
+
+test('a border moves between its two styles only, stops where one is nothing, and can bring one in from nothing', () => {
+  expect(bordersOf(mix)).toEqual([0.5, 0.8, 0.8, 1]);
+  const moved = withBorder(mix, 0, 0.6);
+  expect(moved.map(({ share }) => share)).toEqual([0.6, expect.closeTo(0.2, 12), 0.2]);
+  expect(moved[1]?.airspeedMps).toBe(3);
+  expect(shareOf(withBorder(mix, 0, 0.95), 'hover')).toBeCloseTo(0.8, 12);
+  expect(shareOf(withBorder(mix, 0, 0.95), 'slow')).toBe(0);
+  expect(shareOf(withBorder(mix, 3, 0.9), 'manual')).toBeCloseTo(0.1, 12);
+  expect(shareOf(withBorder(mix, 1, 0.7), 'normal')).toBeCloseTo(0.1, 12);
 });

@@ -1,5 +1,5 @@
 import { type Estimate, timeAtCharge } from '@acorn-tally/core';
-import { eventOf } from '../charts/chargeChart';
+import { eventOf } from '../charts/flightLines';
 import type { TallySpans } from '../charts/tally';
 
 /** Who takes which seconds of the box, for the tally strip. What is held back lasts until the gauge is empty. */
