@@ -73,3 +73,14 @@ test('with the server gone, what was changed stays on the screen and is saved wh
   await page.reload();
   await expect(page.getByLabel('Start charge')).toHaveValue('70');
 });
+
+test('what is typed a moment before the page is left is kept (lost until 25 Nov 2026)', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  await page.getByLabel('Start charge').fill('71');
+  await page.goto(`${app.url}/method`);
+  await page.goto(app.url);
+  await expect(page.getByLabel('Start charge')).toHaveValue('71');
+});

@@ -35,12 +35,17 @@ export async function call<T>(method: string, path: string, body?: unknown): Pro
   );
 }
 
+/** What a browser will still send for a page that is being closed (Fetch standard: 64 KiB in all). */
+const sentAtClosing = 60_000;
+
 async function send(method: string, path: string, body: unknown): Promise<Response> {
+  const text = body === undefined ? null : JSON.stringify(body);
   try {
     return await fetch(`/api/v1${path}`, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      body: body === undefined ? null : JSON.stringify(body),
+      headers: text === null ? {} : { 'content-type': 'application/json' },
+      body: text,
+      keepalive: text !== null && text.length < sentAtClosing,
     });
   } catch {
     throw new ApiError(0, 'The server does not answer. Is Acorn Tally still running?');

@@ -11,6 +11,7 @@ import { useKeys } from './keys';
 import { LookChoice } from './LookChoice';
 import { UnitsPanel } from './UnitsPanel';
 import { useLoading } from './useLoading';
+import { useSavingAtClose } from './useSavingAtClose';
 import { views } from './views';
 
 /** The frame of every view: folder tabs in working order, the ribbon of conditions, and the foot with saving and undo. */
@@ -21,6 +22,7 @@ export function Shell() {
   const [help, setHelp] = useState(false);
   const [units, setUnits] = useState(false);
   const loading = useLoading();
+  useSavingAtClose();
   const look = useChosen((state) => state.look);
   const actions = useMemo(
     () => ({

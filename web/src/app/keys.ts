@@ -18,5 +18,7 @@ export function useKeys(actions: Readonly<Record<string, () => void>>): void {
 
 function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  return target.matches('input:not([type="radio"], [type="checkbox"]), textarea, select, [contenteditable]');
+  return target.matches(
+    'input:not([type="radio"], [type="checkbox"], [type="range"]), textarea, select, [contenteditable]',
+  );
 }

@@ -17,6 +17,7 @@ import {
   useReactTable,
 } from '@tanstack/react-table';
 import { Fragment, type KeyboardEvent, useMemo, useState } from 'react';
+import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
@@ -83,7 +84,7 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
         />
         <SelectionBar aircraft={chosen} selected={selected} onDone={() => setSelection({})} />
       </div>
-      <div className="kit-scroll">
+      <Wide label="Table of batteries">
         <table className="kit-table" onKeyDown={downOnEnter}>
           <thead>
             {table.getHeaderGroups().map((group) => (
@@ -131,7 +132,7 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
             ))}
           </tbody>
         </table>
-      </div>
+      </Wide>
       {rows.length === 0 && <p className="panel-note">{noneInWords(search, chosen.name)}</p>}
     </section>
   );
@@ -156,7 +157,12 @@ function TableRow({
   return (
     <tr className={isFlown(battery.keeping) ? undefined : 'kit-out'}>
       {row.getVisibleCells().map((cell) => (
-        <td key={cell.id} className={`kit-${cell.column.id}`} data-column={cell.column.id}>
+        <td
+          key={cell.id}
+          className={`kit-${cell.column.id}`}
+          data-column={cell.column.id}
+          data-heading={cell.column.columnDef.header}
+        >
           {flexRender(cell.column.columnDef.cell, cell.getContext())}
         </td>
       ))}

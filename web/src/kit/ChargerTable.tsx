@@ -13,6 +13,7 @@ import {
 import { IconTrash } from '@tabler/icons-react';
 import dayjs from 'dayjs';
 import { useBusy } from '../app/useBusy';
+import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -55,7 +56,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
       {chargers.length === 0 ? (
         <p className="panel-note">No charger yet. Its label says how many minutes empty to full take.</p>
       ) : (
-        <div className="kit-scroll">
+        <Wide label="Table of chargers">
           <table className="kit-table">
             <thead>
               <tr>
@@ -81,7 +82,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
               ))}
             </tbody>
           </table>
-        </div>
+        </Wide>
       )}
     </section>
   );
@@ -152,8 +153,8 @@ function ChargerRow({ record, packs, from }: RowProps) {
           }
         />
       </td>
-      <td>{minutesAndSeconds(landed?.endsS ?? 0)} min</td>
-      <td>{allInWords(charger, packs, from)}</td>
+      <td data-heading="25 → 100 %">{minutesAndSeconds(landed?.endsS ?? 0)} min</td>
+      <td data-heading="All packs">{allInWords(charger, packs, from)}</td>
       <td>
         <button
           type="button"

@@ -22,7 +22,7 @@ export function KitView() {
   if (aircraft.length === 0) return <FirstSteps conditions={conditions} />;
   const chosen = aircraft.find(({ id }) => id === aircraftId) ?? (aircraft[0] as AircraftRecord);
   return (
-    <div className="desk">
+    <div className="desk kit-desk">
       <aside className="desk-left" aria-label="Aircraft">
         <AircraftList chosen={chosen} onOpenSheet={() => setSheetOpen(true)} />
       </aside>

@@ -11,6 +11,7 @@ import {
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useMemo } from 'react';
+import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Say } from '../fields/Say';
 import { requestFor } from '../minutes/useEstimates';
@@ -245,28 +246,30 @@ function Guesses() {
   return (
     <section id="guesses">
       <h2 className="section-title">What is guessed, and how far off it may be</h2>
-      <table className="figures guesses">
-        <thead>
-          <tr>
-            <th scope="col">guess</th>
-            <th scope="col">middle</th>
-            <th scope="col">one deviation</th>
-            <th scope="col">why</th>
-            <th scope="col">to know it better</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ name, value, spread, because, better }) => (
-            <tr key={name}>
-              <th scope="row">{name}</th>
-              <td>{value}</td>
-              <td>{spread}</td>
-              <td>{because}</td>
-              <td>{better}</td>
+      <Wide label="Guesses">
+        <table className="figures guesses">
+          <thead>
+            <tr>
+              <th scope="col">guess</th>
+              <th scope="col">middle</th>
+              <th scope="col">one deviation</th>
+              <th scope="col">why</th>
+              <th scope="col">to know it better</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map(({ name, value, spread, because, better }) => (
+              <tr key={name}>
+                <th scope="row">{name}</th>
+                <td>{value}</td>
+                <td>{spread}</td>
+                <td>{because}</td>
+                <td>{better}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Wide>
     </section>
   );
 }

@@ -1,6 +1,7 @@
 import { minutesAndSeconds, type Shot, type SwapPlan } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import dayjs from 'dayjs';
+import { Wide } from '../app/Wide';
 import { chanceInWords } from './headline';
 
 interface Props {
@@ -18,42 +19,44 @@ interface Props {
 export function FlightTable({ plan, chances, startsAt, confidence, labelOf, shotOf }: Props) {
   const clock = (seconds: number) => dayjs(startsAt).add(seconds, 'second').format('HH:mm:ss');
   return (
-    <table className="figures plan-table">
-      <thead>
-        <tr>
-          <th scope="col">battery</th>
-          <th scope="col">shots</th>
-          <th scope="col">take-off</th>
-          <th scope="col">turn back</th>
-          <th scope="col">touch down</th>
-          <th scope="col">with</th>
-          <th scope="col">swapped by</th>
-          <th scope="col">left over</th>
-          <th scope="col">turns back early</th>
-        </tr>
-      </thead>
-      <tbody>
-        {plan.flights.map((flight, index) => (
-          <tr key={flight.batteryId}>
-            <th scope="row">
-              <b>{labelOf(flight.batteryId)}</b>
-            </th>
-            <td className="plan-shots">
-              {flight.shots.map(({ shotId }) => shotOf(shotId)?.name).join(', ')}
-            </td>
-            <td>{clock(flight.takeoffS)}</td>
-            <td>{clock(flight.turnBackS)}</td>
-            <td>{clock(flight.touchdownS)}</td>
-            <td>{Math.round(flight.touchdownCharge * 100)} %</td>
-            <td>{index < plan.flights.length - 1 ? clock(flight.swappedS) : '–'}</td>
-            <td>{minutesAndSeconds(flight.spareS)} min</td>
-            <td>
-              <Early chance={chances?.[index] ?? null} tooOften={1 - confidence} />
-            </td>
+    <Wide label="The flights">
+      <table className="figures plan-table">
+        <thead>
+          <tr>
+            <th scope="col">battery</th>
+            <th scope="col">shots</th>
+            <th scope="col">take-off</th>
+            <th scope="col">turn back</th>
+            <th scope="col">touch down</th>
+            <th scope="col">with</th>
+            <th scope="col">swapped by</th>
+            <th scope="col">left over</th>
+            <th scope="col">turns back early</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {plan.flights.map((flight, index) => (
+            <tr key={flight.batteryId}>
+              <th scope="row">
+                <b>{labelOf(flight.batteryId)}</b>
+              </th>
+              <td className="plan-shots">
+                {flight.shots.map(({ shotId }) => shotOf(shotId)?.name).join(', ')}
+              </td>
+              <td>{clock(flight.takeoffS)}</td>
+              <td>{clock(flight.turnBackS)}</td>
+              <td>{clock(flight.touchdownS)}</td>
+              <td>{Math.round(flight.touchdownCharge * 100)} %</td>
+              <td>{index < plan.flights.length - 1 ? clock(flight.swappedS) : '–'}</td>
+              <td>{minutesAndSeconds(flight.spareS)} min</td>
+              <td>
+                <Early chance={chances?.[index] ?? null} tooOften={1 - confidence} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

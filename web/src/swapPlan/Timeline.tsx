@@ -1,5 +1,6 @@
 import type { PlannedFlight, Shot, SwapPlan } from '@acorn-tally/core';
 import dayjs from 'dayjs';
+import { Wide } from '../app/Wide';
 
 interface Props {
   readonly plan: SwapPlan;
@@ -19,44 +20,46 @@ export function Timeline({ plan, startsAt, labelOf, shotOf, numberOf }: Props) {
   const place = (seconds: number) => `${(seconds / spanS) * 100}%`;
   const ticks = Array.from({ length: spanS / stepS + 1 }, (_, i) => i * stepS);
   return (
-    <section className="timeline" aria-label="The shoot along the clock">
-      <div className="timeline-scale" aria-hidden>
-        {ticks.map((tick) => (
-          <span key={tick} style={{ left: place(tick) }}>
-            {dayjs(startsAt).add(tick, 'second').format('HH:mm')}
-          </span>
-        ))}
+    <Wide label="The shoot along the clock">
+      <div className="timeline">
+        <div className="timeline-scale" aria-hidden>
+          {ticks.map((tick) => (
+            <span key={tick} style={{ left: place(tick) }}>
+              {dayjs(startsAt).add(tick, 'second').format('HH:mm')}
+            </span>
+          ))}
+        </div>
+        <ul>
+          {plan.flights.map((flight, index) => (
+            <li key={flight.batteryId}>
+              <b>{labelOf(flight.batteryId)}</b>
+              <div className="lane">
+                {ticks.map((tick) => (
+                  <i key={tick} className="lane-tick" style={{ left: place(tick) }} />
+                ))}
+                <Bar flight={flight} place={place} shotOf={shotOf} numberOf={numberOf} />
+                {index < plan.flights.length - 1 && (
+                  <i
+                    className="lane-swap"
+                    title="swap"
+                    style={{
+                      left: place(flight.touchdownS),
+                      width: place(flight.swappedS - flight.touchdownS),
+                    }}
+                  />
+                )}
+              </div>
+            </li>
+          ))}
+          {plan.unusedBatteryIds.map((id) => (
+            <li key={id}>
+              <b>{labelOf(id)}</b>
+              <div className="lane lane-idle">in hand</div>
+            </li>
+          ))}
+        </ul>
       </div>
-      <ul>
-        {plan.flights.map((flight, index) => (
-          <li key={flight.batteryId}>
-            <b>{labelOf(flight.batteryId)}</b>
-            <div className="lane">
-              {ticks.map((tick) => (
-                <i key={tick} className="lane-tick" style={{ left: place(tick) }} />
-              ))}
-              <Bar flight={flight} place={place} shotOf={shotOf} numberOf={numberOf} />
-              {index < plan.flights.length - 1 && (
-                <i
-                  className="lane-swap"
-                  title="swap"
-                  style={{
-                    left: place(flight.touchdownS),
-                    width: place(flight.swappedS - flight.touchdownS),
-                  }}
-                />
-              )}
-            </div>
-          </li>
-        ))}
-        {plan.unusedBatteryIds.map((id) => (
-          <li key={id}>
-            <b>{labelOf(id)}</b>
-            <div className="lane lane-idle">in hand</div>
-          </li>
-        ))}
-      </ul>
-    </section>
+    </Wide>
   );
 }
 
@@ -79,7 +82,8 @@ function Bar({ flight, place, shotOf, numberOf }: BarProps) {
           style={{ left: place(takeoffS + startS), width: place(endS - startS) }}
           title={shotOf(shotId)?.name}
         >
-          <b>{numberOf(shotId)}</b> {shotOf(shotId)?.name}
+          <b>{numberOf(shotId)}</b>
+          <span>{shotOf(shotId)?.name}</span>
         </span>
       ))}
       <i

@@ -1,0 +1,80 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+import { goTo, openings } from './openings';
+
+/** Text cut by its own box, fields that lie on each other, and what is wider than the screen. */
+async function flaws(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const isSeen = (element: Element) => {
+      const { width, height, top } = element.getBoundingClientRect();
+      const clipping = element.parentElement?.closest('.lane-shot');
+      const isBelow = clipping && top >= clipping.getBoundingClientRect().bottom - 3;
+      return width > 2 && height > 2 && !isBelow && element.checkVisibility({ visibilityProperty: true });
+    };
+    const nameOf = (element: Element) => {
+      const label =
+        element.getAttribute('aria-label') ?? (element as HTMLInputElement).labels?.[0]?.innerText;
+      return `${element.tagName.toLowerCase()} “${(label ?? element.textContent ?? '').trim().slice(0, 40)}”`;
+    };
+    const panel = [...document.querySelectorAll('[role="dialog"]')].find(isSeen) ?? document.body;
+    const all = [...panel.querySelectorAll('*')].filter(isSeen);
+    const found: string[] = [];
+    if (document.documentElement.scrollWidth > innerWidth) found.push('the page is wider than the screen');
+
+    const clipped = all.filter((element) => {
+      const style = getComputedStyle(element);
+      const isClipping = style.overflowX !== 'visible' || element.tagName === 'INPUT';
+      const mayScroll = style.overflowX === 'auto' || style.overflowX === 'scroll';
+      return (
+        isClipping && !mayScroll && element.clientWidth > 2 && element.scrollWidth > element.clientWidth + 1
+      );
+    });
+    found.push(...clipped.map((element) => `cut: ${nameOf(element)}`));
+
+    const controls = all.filter((element) =>
+      element.matches('input:not([type=range]):not([type=radio]), select, textarea, button, a'),
+    );
+    for (const [i, one] of controls.entries()) {
+      const a = one.getBoundingClientRect();
+      for (const other of controls.slice(i + 1)) {
+        if (one.contains(other) || other.contains(one)) continue;
+        const b = other.getBoundingClientRect();
+        const across = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+        const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+        if (across > 2 && down > 2) found.push(`on each other: ${nameOf(one)} and ${nameOf(other)}`);
+      }
+      if (one.tagName === 'SELECT') {
+        const probe = document.createElement('span');
+        probe.style.font = getComputedStyle(one).font;
+        probe.style.whiteSpace = 'nowrap';
+        probe.style.position = 'absolute';
+        probe.textContent = (one as HTMLSelectElement).selectedOptions[0]?.text ?? '';
+        document.body.append(probe);
+        if (probe.offsetWidth + 16 > (one as HTMLElement).clientWidth) found.push(`cut: ${nameOf(one)}`);
+        probe.remove();
+      }
+    }
+    return found;
+  });
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [390, 844],
+] as const) {
+  test(`nothing is cut, lies on another or is too wide at ${width}×${height}, in every view and drawer`, async ({
+    app,
+    emptyApp,
+    page,
+  }) => {
+    test.slow();
+    await page.setViewportSize({ width, height });
+    const found: string[] = [];
+    for (const opening of openings) {
+      await goTo(page, opening, opening.empty ? emptyApp : app);
+      found.push(...(await flaws(page)).map((flaw) => `${opening.name}: ${flaw}`));
+    }
+    expect(found).toEqual([]);
+  });
+}

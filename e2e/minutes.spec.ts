@@ -1,0 +1,85 @@
+import { expect, minutesToSpend, test } from './fixtures';
+
+test('what-ifs: pinned side by side, changed, one more, one gone; standing against moving', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const now = await minutesToSpend(page, 'Jay 1');
+  await page.getByRole('radio', { name: 'What if' }).check();
+  const row = (label: string) =>
+    page.locator('.what-ifs tr').filter({ has: page.getByLabel(label, { exact: true }) });
+  const seconds = async (label: string) => {
+    const [minutes = 0, rest = 0] = (await row(label).locator('td b').innerText()).split(':').map(Number);
+    return minutes * 60 + rest;
+  };
+  expect(await seconds('Farther by')).toBeLessThan(now);
+  expect(await seconds('Colder by')).toBeLessThan(now);
+  await page.getByLabel('Wind stronger by', { exact: true }).fill('1');
+  await expect(row('Wind stronger by').locator('.what-if-difference')).toHaveText(/^−\d:\d\d$/);
+  const difference = await row('Farther by').locator('.what-if-difference').innerText();
+  const [minutes = 0, rest = 0] = difference.slice(1).split(':').map(Number);
+  expect(Math.abs(now - (await seconds('Farther by')) - (minutes * 60 + rest))).toBeLessThanOrEqual(1);
+  await page.getByRole('button', { name: 'Higher', exact: true }).click();
+  await expect(page.getByLabel('Higher by', { exact: true })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Unpin More of it fast' }).press('Enter');
+  await expect(page.getByLabel('More of it fast', { exact: true })).toHaveCount(0);
+  await page.reload();
+  await page.getByRole('radio', { name: 'What if' }).check();
+  await expect(page.getByLabel('Higher by', { exact: true })).toHaveCount(2);
+  await expect(page.getByText(/all hover: \d+:\d\d at \d+ W; all slow: \d+:\d\d at \d+ W/)).toBeVisible();
+});
+
+test('the mix: its borders are dragged, and moved with the arrow keys', async ({ app, page }) => {
+  await page.goto(app.url);
+  const hover = page.getByLabel('hover', { exact: true });
+  const slow = page.getByLabel('slow', { exact: true });
+  await expect(hover).toHaveValue('45');
+  const bar = await page.locator('.mix-bar').boundingBox();
+  if (!bar) throw new Error('The bar is not on the screen.');
+  await page.mouse.move(bar.x + bar.width * 0.45, bar.y + 7);
+  await page.mouse.down();
+  await page.mouse.move(bar.x + bar.width * 0.6, bar.y + 7, { steps: 6 });
+  await page.mouse.up();
+  await expect(hover).toHaveValue('60');
+  await expect(slow).toHaveValue('20');
+  const border = page.getByLabel('Border between hover and slow');
+  await border.press('ArrowLeft');
+  await expect(hover).toHaveValue('59');
+  await border.press('End');
+  await expect(slow).toHaveValue('0');
+  await page.keyboard.press('Control+z');
+  await expect(hover).toHaveValue('45');
+});
+
+test('the flight is read: under the pointer, minute by minute by keys, as voltage, and as a table', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  await expect(page.locator('.row-range').first()).toBeVisible();
+  const chart = page.locator('.chart').first();
+  await chart.hover({ position: { x: 200, y: 100 } });
+  await expect(page.locator('.chart-reading')).toHaveText(
+    /^\d+:\d\d, \d+ % \(\d+–\d+ %\), 3\.\d\d V a cell, pack \d+ °C$/,
+  );
+  await page.mouse.move(5, 5);
+  await expect(page.locator('.chart-reading')).toHaveCount(0);
+  const reader = page.getByLabel('Read the charge at a minute of the flight');
+  await reader.focus();
+  await reader.press('ArrowRight');
+  await reader.press('ArrowRight');
+  await expect(page.locator('.chart-reading')).toHaveText(/^1:00, \d+ %/);
+  await expect(reader).toHaveAttribute('aria-valuetext', /^1:00, \d+ %/);
+  await reader.press('End');
+  await expect(page.locator('.chart-reading')).toContainText('if flown on');
+
+  await page.getByRole('radio', { name: 'Voltage' }).check();
+  await expect(
+    page.getByRole('img', { name: /^Voltage of a cell against time. Turn back \d+:\d\d, 3\.\d\d V/ }),
+  ).toBeVisible();
+  await page.getByRole('radio', { name: 'Table' }).check();
+  const turn = page.getByRole('row', { name: /turn back$/ });
+  const clock = await page.locator('.row-chosen .row-minutes b').innerText();
+  await expect(turn.getByRole('rowheader')).toHaveText(clock);
+});

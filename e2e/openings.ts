@@ -1,0 +1,63 @@
+import { expect, type Page } from '@playwright/test';
+import type { RunningApp } from './fixtures';
+
+export interface Opening {
+  readonly name: string;
+  readonly path: string;
+  readonly open?: (page: Page) => Promise<void>;
+  /** With no data at all. */
+  readonly empty?: boolean;
+}
+
+const press = (key: string) => (page: Page) => page.keyboard.press(key);
+const choose = (name: string) => (page: Page) => page.getByRole('radio', { name, exact: true }).check();
+
+/** Every view and drawer there is, and how to get there. */
+export const openings: readonly Opening[] = [
+  { name: 'minutes', path: '/minutes' },
+  {
+    name: 'what if',
+    path: '/minutes',
+    open: async (page) => {
+      await choose('What if')(page);
+      await choose('Voltage')(page);
+    },
+  },
+  {
+    name: 'measure next',
+    path: '/minutes',
+    open: async (page) => {
+      await choose('Measure next')(page);
+      await choose('Table')(page);
+    },
+  },
+  { name: 'conditions', path: '/minutes', open: press('c') },
+  { name: 'units', path: '/minutes', open: press('u') },
+  { name: 'keys', path: '/minutes', open: press('?') },
+  {
+    name: 'the box',
+    path: '/minutes',
+    open: (page) => page.getByRole('button', { name: 'On the box' }).click(),
+  },
+  {
+    name: 'kit',
+    path: '/kit',
+    open: (page) => page.getByRole('button', { name: 'Jay 1 in detail' }).click(),
+  },
+  { name: 'first steps', path: '/kit', empty: true },
+  { name: 'test flights', path: '/test-flights' },
+  { name: 'recording a test', path: '/test-flights', open: press('t') },
+  { name: 'method', path: '/method' },
+  { name: 'swap plan', path: '/swap-plan' },
+  { name: 'a shot', path: '/swap-plan', open: (page) => page.locator('.shot-open').first().click() },
+];
+
+/** Opens it and waits until it stands still. */
+export async function goTo(page: Page, { path, open }: Opening, app: RunningApp): Promise<void> {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto(`${app.url}${path}`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByText('reckoning …')).toHaveCount(0);
+  await open?.(page);
+  await page.waitForTimeout(300);
+}
