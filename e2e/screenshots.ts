@@ -1,18 +1,23 @@
 import { expect, test } from './fixtures';
 
-const views = [
+const views: readonly { readonly name: string; readonly path: string; readonly key?: string }[] = [
   { name: 'minutes', path: '/minutes' },
+  { name: 'kit', path: '/kit' },
+  { name: 'conditions', path: '/minutes', key: 'c' },
   { name: 'test-flights', path: '/test-flights' },
   { name: 'swap-plan', path: '/swap-plan' },
   { name: 'method', path: '/method' },
 ];
 
-for (const { name, path } of views) {
+for (const { name, path, key } of views) {
   test(`picture of ${name}`, async ({ app, page }) => {
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.goto(`${app.url}${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForLoadState('networkidle');
+    await expect(page.getByText('reckoning …')).toHaveCount(0);
+    if (key) await page.keyboard.press(key);
+    await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   });
 }

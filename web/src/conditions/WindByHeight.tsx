@@ -1,13 +1,18 @@
 import type { ConditionsRecord } from '@acorn-tally/core';
 import { Say } from '../fields/Say';
+import { useAircraft } from '../state/current';
 import { useWriter } from '../state/units';
 import { airAt } from './air';
 
-const heightsM = [2, 10, 20, 40, 60, 80, 100, 120];
+const usualHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
 
 /** The wind as it grows with height, as bars: the part a pilot on the ground does not feel. */
 export function WindByHeight({ conditions }: { readonly conditions: ConditionsRecord }) {
   const { write } = useWriter();
+  const workingM = useAircraft()?.flight.heightM ?? null;
+  const heightsM = [...new Set([...usualHeightsM, ...(workingM === null ? [] : [workingM])])].sort(
+    (a, b) => a - b,
+  );
   const rows = heightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM) }));
   const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal.message : null;
   const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
@@ -32,8 +37,11 @@ export function WindByHeight({ conditions }: { readonly conditions: ConditionsRe
             {[...rows].reverse().map(
               ({ heightM, air }) =>
                 air.ok && (
-                  <tr key={heightM}>
-                    <td>{write('distance', heightM)}</td>
+                  <tr key={heightM} className={heightM === workingM ? 'wind-working' : undefined}>
+                    <td>
+                      {write('distance', heightM)}
+                      {heightM === workingM && ' (working)'}
+                    </td>
                     <td className="wind-bar">
                       <i
                         style={{ width: `${(air.value.gustMps / strongest) * 100}%` }}
