@@ -8,6 +8,7 @@ const coreFolders = [
   'flight',
   'reserve',
   'estimate',
+  'wayHome',
   'testFlights',
   'swapPlan',
   'formats',

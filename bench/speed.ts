@@ -4,7 +4,16 @@ import { packOf } from '../core/src/battery/pack';
 import { drawnFlights } from '../core/src/estimate/drawnFlights';
 import { drawCoefficients, usualDraws, usualSeed } from '../core/src/estimate/draws';
 import { drain, endOf } from '../core/src/flight/drain';
-import { bandOf, estimateInFull, estimateWithLedger, median, usualCoefficients } from '../core/src/index';
+import {
+  bandOf,
+  estimate,
+  estimateInFull,
+  estimateWithLedger,
+  median,
+  reachOf,
+  situationOf,
+  usualCoefficients,
+} from '../core/src/index';
 
 /** What each answer costs, as a ratio to one solve by a general solver in the same run; no times, which differ by machine. */
 const request = jayWith({
@@ -17,6 +26,14 @@ const request = jayWith({
     ],
   },
 });
+const { aircraft, battery, conditions, policy } = request;
+const outThere = {
+  aircraft,
+  battery,
+  conditions,
+  policy,
+  position: { distanceM: 380, bearingDeg: 60, heightM: 60, charge: 0.5 },
+};
 const pack = packOf(request.battery, null, usualCoefficients);
 const start = { timeS: 0, charge: 0.99, temperatureC: 20 };
 const powerW = 38;
@@ -30,6 +47,11 @@ const oursS = endOf(drain(pack, powerW, 5, start))?.timeS ?? 0;
 const work = {
   general: () => flightTimeByGeneralSolverS(pack, powerW, 5, start),
   drain: () => drain(pack, powerW, 5, start),
+  estimate: () => estimate(request),
+  reach: () => {
+    const situation = situationOf(outThere, usualCoefficients);
+    return situation.ok && reachOf(situation.value);
+  },
   six: () => {
     const draws = drawCoefficients(usualDraws, usualSeed);
     const flights = drawnFlights(six, draws);
@@ -42,9 +64,12 @@ const work = {
 
 /** Nanoseconds of one piece of work: rounds of all pieces in turn, so that a busy machine slows them alike. */
 function costs(): Record<keyof typeof work, number> {
-  const repeats = { general: 40, drain: 4000, six: 1 };
+  const repeats = { general: 40, drain: 4000, estimate: 40, reach: 10, six: 1 };
   const names = Object.keys(work) as (keyof typeof work)[];
-  const found = { general: [] as number[], drain: [] as number[], six: [] as number[] };
+  const found = Object.fromEntries(names.map((name) => [name, [] as number[]])) as Record<
+    keyof typeof work,
+    number[]
+  >;
   for (let round = 0; round < 16; round++) {
     for (const name of names) {
       const before = process.hrtime.bigint();
@@ -53,7 +78,10 @@ function costs(): Record<keyof typeof work, number> {
     }
   }
   const settled = (values: number[]) => median(values.slice(6));
-  return { general: settled(found.general), drain: settled(found.drain), six: settled(found.six) };
+  return Object.fromEntries(names.map((name) => [name, settled(found[name])])) as Record<
+    keyof typeof work,
+    number
+  >;
 }
 
 /** Heap in use after each of some thousands of estimates; it must not grow. */
@@ -86,6 +114,7 @@ row(
   `${(cost.six / cost.general / 6).toFixed(1)} ×`,
   'at most 25 ×',
 );
+row('reach in 72 directions, in estimates', `${(cost.reach / cost.estimate).toFixed(1)} ×`, 'under 30 ×');
 const growthMb = heapGrowthMb();
 row(
   'heap after 1,000 more estimates',

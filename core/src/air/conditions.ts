@@ -62,6 +62,11 @@ export function stillAir(temperatureC: number, densityKgm3: number): Atmosphere 
   return () => air;
 }
 
+/** The same air without its wind and gusts. */
+export function calmed(atmosphere: Atmosphere): Atmosphere {
+  return (heightM) => ({ ...atmosphere(heightM), windMps: 0, windDeviationMps: 0, gustMps: 0 });
+}
+
 /**
  * The air over a place by height. Refused when the wind was read so low that it says nothing about the wind higher up.
  */

@@ -1,4 +1,5 @@
 import type { Quantity } from '../units/quantity';
+import type { GroundBelow, LandingPlace, Obstacle } from './obstacle';
 import type { Coordinates } from './sun';
 
 /** What stands at a place and what is allowed there, besides its weather. */
@@ -9,6 +10,11 @@ export interface Site {
   readonly tallestM?: number | null;
   /** Greatest height allowed there, as the pilot read it in the local rules, m above the ground. */
   readonly ceilingM?: number | null;
+  /** What stands on the way home. */
+  readonly obstacles?: readonly Obstacle[] | null;
+  readonly landingPlaces?: readonly LandingPlace[] | null;
+  /** What lies under the flight. */
+  readonly below?: GroundBelow | null;
 }
 
 export const siteRanges = {

@@ -1,3 +1,4 @@
+import { clearanceM, suggestedReturnHeight } from '../air/obstacle';
 import { usualCeilingM } from '../air/site';
 import { spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
@@ -22,8 +23,6 @@ const notFullCharge = 0.9;
 /** Charge lost standing that is worth a word. */
 const worthSaying = 0.02;
 const wornHealth = 0.85;
-/** Left over the tallest thing on the way home (common practice). */
-const returnMarginM = 10;
 const frostReserveCharge = 0.3;
 /** Below this the aircraft’s still-air reckoning is near enough. */
 const stillMps = 2;
@@ -84,7 +83,11 @@ export function cautions(
         `Under ${(2 * diameterM).toFixed(1)} m it floats on its own cushion: flown so low, it lasts up to ${Math.round((1 / groundEffectPowerRatio(flight.heightM, diameterM) - 1) * 100)} % longer`,
       ),
     aboveCeiling(flight.heightM, request.site?.ceilingM ?? null),
-    lowReturn(flight.returnHeightM ?? usualReturnHeightM, request.site?.tallestM ?? null),
+    lowReturn(
+      flight.returnHeightM ?? usualReturnHeightM,
+      request.site?.tallestM ?? null,
+      request.site?.ceilingM ?? null,
+    ),
     conditions.airTemperatureC < 0 &&
       policy.kind === 'touch-down-charge' &&
       (policy.reserveCharge ?? usualReserveCharge) < frostReserveCharge &&
@@ -105,11 +108,12 @@ function aboveCeiling(heightM: number, ceilingM: number | null): Caution | false
   );
 }
 
-function lowReturn(returnHeightM: number, tallestM: number | null): Caution | false {
-  if (tallestM === null || returnHeightM >= tallestM + returnMarginM) return false;
+function lowReturn(returnHeightM: number, tallestM: number | null, ceilingM: number | null): Caution | false {
+  if (tallestM === null || returnHeightM >= tallestM + clearanceM) return false;
+  const { heightM } = suggestedReturnHeight(tallestM, ceilingM ?? usualCeilingM);
   return ofFlight(
     'low-return-height',
-    `It would come home at ${returnHeightM} m, and the tallest thing stands ${tallestM} m: set the return height to ${Math.ceil((tallestM + returnMarginM) / 5) * 5} m`,
+    `It would come home at ${returnHeightM} m, and the tallest thing stands ${tallestM} m: set the return height to ${heightM} m`,
   );
 }
 

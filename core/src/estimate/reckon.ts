@@ -1,4 +1,4 @@
-import { type Atmosphere, atmosphereOver, stillAir } from '../air/conditions';
+import { type Atmosphere, atmosphereOver, calmed } from '../air/conditions';
 import { type Aircraft, spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { type Pack, type PackState, packOf } from '../battery/pack';
@@ -103,15 +103,13 @@ export function flownRound(
  */
 export function ownReturnCharge(
   request: EstimateRequest,
-  { powertrain, pack, curve, atmosphere }: Reckoning,
+  { powertrain, pack, curve, atmosphere }: Pick<Reckoning, 'powertrain' | 'pack' | 'curve' | 'atmosphere'>,
   coefficients: Coefficients,
 ): number | null {
   const { aircraft, flight, conditions } = request;
-  const { densityKgm3 } = atmosphere(flight.heightM);
   const from = { distanceM: flight.farthestM, bearingDeg: flight.bearingDeg, heightM: flight.heightM };
-  const still = stillAir(conditions.airTemperatureC, densityKgm3);
   const returnHeightM = flight.returnHeightM ?? usualReturnHeightM;
-  const legs = returnLegs(aircraft, powertrain, still, from, returnHeightM, coefficients);
+  const legs = returnLegs(aircraft, powertrain, calmed(atmosphere), from, returnHeightM, coefficients);
   if (!legs.ok) return null;
   const ownEnd = spec(aircraft, 'forcedLandingCharge');
   return chargeToComeHomeWith(pack, curve, legs.value, conditions.airTemperatureC, ownEnd);

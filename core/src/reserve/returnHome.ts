@@ -43,15 +43,30 @@ export const returnPriors = {
 export type ReturnCoefficients = ValuesOf<typeof returnPriors>;
 
 export interface ReturnLeg extends PowerLeg {
-  readonly kind: 'rise' | 'cruise' | 'descend' | 'land';
+  readonly kind: 'wait' | 'rise' | 'come-down' | 'cruise' | 'descend' | 'land';
+  /** Height at its end, m above take-off. */
   readonly heightM: number;
   readonly groundMps: number;
 }
 
+/** How a way is flown across: at what airspeed and height, along which track and how far. */
+export interface Cruise {
+  readonly distanceM: number;
+  readonly trackDeg: number;
+  readonly heightM: number;
+  readonly airspeedMps: number;
+}
+
+/** The wind met on a way, and what is left of the airspeed over ground; not above zero where it does not get there. */
+export interface Progress {
+  readonly groundMps: number;
+  readonly windMps: number;
+}
+
 /**
- * The way home as legs: rise to the return height if below it, cruise, descend, land, each with the wind at its height.
- * Very near it lands where it is; a little farther it rises only to the low height (spec-sheet radii). Refused, with the
- * drift, when the wind along the track leaves no way over ground.
+ * The way home as the aircraft flies it by itself: rise to the return height if below it, cruise, descend, land, each with
+ * the wind at its height. Very near it lands where it is; a little farther it rises only to the low height (spec-sheet
+ * radii). Refused, with the drift, when the wind along the track leaves no way over ground.
  */
 export function returnLegs(
   aircraft: Aircraft,
@@ -61,57 +76,114 @@ export function returnLegs(
   returnHeightM: number,
   coefficients: ReturnCoefficients,
 ): Outcome<readonly ReturnLeg[]> {
-  const cruiseHeightM = heightOfReturn(aircraft, from, returnHeightM);
-  const standing = (
-    kind: ReturnLeg['kind'],
-    durationS: number,
-    heightM: number,
-    climbMps: number,
-  ): ReturnLeg => {
-    const air = atmosphere(heightM);
-    const powerW = gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
-    return { kind, durationS, powerW, heightM, groundMps: 0 };
+  const landsInPlace = from.distanceM <= spec(aircraft, 'landInPlaceRadiusM');
+  const cruise: Cruise = {
+    distanceM: landsInPlace ? 0 : from.distanceM,
+    trackDeg: from.bearingDeg + 180,
+    heightM: heightOfReturn(aircraft, from, returnHeightM),
+    airspeedMps: returnAirspeedMps(aircraft, coefficients),
   };
-  const cruise = cruiseLeg(aircraft, powertrain, atmosphere, from, cruiseHeightM, coefficients);
-  if (!cruise.ok) return cruise;
-  const climbMps = spec(aircraft, 'climbSpeedMps');
-  const riseM = cruiseHeightM - from.heightM;
-  const legs = [
-    standing('rise', riseM / climbMps, (cruiseHeightM + from.heightM) / 2, climbMps),
-    cruise.value,
-    standing('descend', cruiseHeightM / spec(aircraft, 'descentSpeedMps'), cruiseHeightM / 2, 0),
-    standing('land', coefficients.landingAllowanceS, 0, 0),
+  return legsAcross(aircraft, powertrain, atmosphere, from.heightM, cruise, coefficients);
+}
+
+/** Up or down to the height of the cruise, across, down and land; refused, with the drift, where the wind is too strong. */
+export function legsAcross(
+  aircraft: Aircraft,
+  powertrain: Powertrain,
+  atmosphere: Atmosphere,
+  fromHeightM: number,
+  cruise: Cruise,
+  coefficients: ReturnCoefficients,
+): Outcome<readonly ReturnLeg[]> {
+  const progress = progressAlong(atmosphere, cruise);
+  if (cruise.distanceM > 0 && !(progress.groundMps > 0)) return notHome(cruise, progress);
+  const air = atmosphere(cruise.heightM);
+  const riseM = cruise.heightM - fromHeightM;
+  const [kind, verticalMps] =
+    riseM >= 0
+      ? (['rise', spec(aircraft, 'climbSpeedMps')] as const)
+      : (['come-down', -spec(aircraft, 'descentSpeedMps')] as const);
+  const downS = cruise.heightM / spec(aircraft, 'descentSpeedMps');
+  const legs: readonly ReturnLeg[] = [
+    {
+      kind,
+      durationS: riseM / verticalMps,
+      powerW: standingW(powertrain, atmosphere, (cruise.heightM + fromHeightM) / 2, Math.max(0, verticalMps)),
+      heightM: cruise.heightM,
+      groundMps: 0,
+    },
+    {
+      kind: 'cruise',
+      durationS: cruise.distanceM > 0 ? cruise.distanceM / progress.groundMps : 0,
+      powerW: gustyPowerW(powertrain, air, { airspeedMps: cruise.airspeedMps }),
+      heightM: cruise.heightM,
+      groundMps: progress.groundMps,
+    },
+    {
+      kind: 'descend',
+      durationS: downS,
+      powerW: standingW(powertrain, atmosphere, cruise.heightM / 2, 0),
+      heightM: 0,
+      groundMps: 0,
+    },
+    {
+      kind: 'land',
+      durationS: coefficients.landingAllowanceS,
+      powerW: standingW(powertrain, atmosphere, 0, 0),
+      heightM: 0,
+      groundMps: 0,
+    },
   ];
   return success(legs.filter((leg) => leg.durationS > 0));
 }
 
+/** A hover in the wind at a height, before anything else is done. */
+export function waitLeg(
+  powertrain: Powertrain,
+  atmosphere: Atmosphere,
+  heightM: number,
+  durationS: number,
+): ReturnLeg {
+  const powerW = standingW(powertrain, atmosphere, heightM, 0);
+  return { kind: 'wait', durationS, powerW, heightM, groundMps: 0 };
+}
+
+export function returnAirspeedMps(aircraft: Aircraft, { returnSpeedRatio }: ReturnCoefficients): number {
+  return aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * returnSpeedRatio;
+}
+
+export function progressAlong(
+  atmosphere: Atmosphere,
+  { trackDeg, heightM, airspeedMps }: Omit<Cruise, 'distanceM'>,
+): Progress {
+  const air = atmosphere(heightM);
+  const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, trackDeg);
+  return { groundMps: groundspeedMps(airspeedMps, headwindMps, crosswindMps), windMps: air.windMps };
+}
+
 /** Aircraft do not come down to the return height: above it they stay. */
-function heightOfReturn(aircraft: Aircraft, from: Position, returnHeightM: number): number {
+export function heightOfReturn(
+  aircraft: Aircraft,
+  from: Omit<Position, 'bearingDeg'>,
+  returnHeightM: number,
+): number {
   if (from.distanceM <= spec(aircraft, 'landInPlaceRadiusM')) return from.heightM;
   const near = from.distanceM <= spec(aircraft, 'lowReturnRadiusM');
   return Math.max(from.heightM, near ? spec(aircraft, 'lowReturnHeightM') : returnHeightM);
 }
 
-function cruiseLeg(
-  aircraft: Aircraft,
+function standingW(
   powertrain: Powertrain,
   atmosphere: Atmosphere,
-  from: Position,
   heightM: number,
-  { returnSpeedRatio }: ReturnCoefficients,
-): Outcome<ReturnLeg> {
+  climbMps: number,
+): number {
   const air = atmosphere(heightM);
-  const airspeedMps = aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * returnSpeedRatio;
-  const landsInPlace = from.distanceM <= spec(aircraft, 'landInPlaceRadiusM');
-  const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, from.bearingDeg + 180);
-  const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
-  if (!landsInPlace && !(groundMps > 0)) return notHome(airspeedMps, air.windMps, heightM, -groundMps);
-  const powerW = gustyPowerW(powertrain, air, { airspeedMps });
-  const durationS = landsInPlace ? 0 : from.distanceM / groundMps;
-  return success({ kind: 'cruise', durationS, powerW, heightM, groundMps });
+  return gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
 }
 
-function notHome(airspeedMps: number, windMps: number, heightM: number, driftMps: number) {
+function notHome({ airspeedMps, heightM }: Cruise, { groundMps, windMps }: Progress) {
+  const driftMps = -groundMps;
   return refuse(
     'home-unreachable',
     `It does not come home: ${Number(airspeedMps.toFixed(1))} m/s of return speed against ${windMps.toFixed(1)} m/s of wind at ${heightM} m drifts back at ${driftMps.toFixed(1)} m/s. Fly lower, nearer, or downwind of home less far.`,

@@ -11,10 +11,10 @@ import { mixPowerW } from '../flight/mix';
 import type { Powertrain } from '../flight/powertrain';
 import type { Policy } from '../reserve/policy';
 import { type Position, returnLegs } from '../reserve/returnHome';
+import { transitLegs } from '../reserve/transit';
 import { flightEnd } from '../reserve/turnBack';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Shot } from './shot';
-import { transitLegs } from './transit';
 
 /** What one flight is flown with. */
 export interface FlightKit {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { drawCoefficients } from '../estimate/draws';
+import { track } from '../reserve/transit';
 import { chancesEarly } from './chanceEarly';
 import type { PlanRequest } from './planner';
 import { planSwaps } from './planner';
 import type { Shot } from './shot';
-import { track } from './transit';
 
 const pack = { ...jayOnTheFell.battery, cycles: 0, startTemperatureC: 20 };
 const request: PlanRequest = {

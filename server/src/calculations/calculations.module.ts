@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { EstimatesController } from './estimates.controller';
+import { ReturnsController } from './returns.controller';
 
-@Module({ controllers: [EstimatesController] })
+@Module({ controllers: [EstimatesController, ReturnsController] })
 export class CalculationsModule {}

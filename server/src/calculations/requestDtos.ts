@@ -11,11 +11,18 @@ import {
   type EstimateRequest,
   type FlightLeg,
   type FlightPlan,
+  type GroundBelow,
+  groundsBelow,
+  type LandingPlace,
   type Mode,
   maxAirspeedRange,
+  type Obstacle,
+  obstacleRanges,
   type Policy,
   type PolicyKind,
   policyKinds,
+  positionRanges,
+  type ReturnRequest,
   ranges,
   type Site,
   type Style,
@@ -134,10 +141,26 @@ export class CoordinatesDto implements Coordinates {
   @InRange(siteRanges.longitudeDeg) longitudeDeg: number;
 }
 
+export class ObstacleDto implements Obstacle {
+  @Name('Name') name: string;
+  @InRange(obstacleRanges.distanceM) distanceM: number;
+  @InRange(obstacleRanges.widthM) widthM: number;
+  @InRange(obstacleRanges.heightM) heightM: number;
+}
+
+export class LandingPlaceDto implements LandingPlace {
+  @Name('Name') name: string;
+  @InRange(positionRanges.distanceM) distanceM: number;
+  @InRange(positionRanges.bearingDeg) bearingDeg: number;
+}
+
 export class SiteDto implements Site {
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
   @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
+  @Part(() => ObstacleDto, { list: true, optional: true }) obstacles?: ObstacleDto[] | null;
+  @Part(() => LandingPlaceDto, { list: true, optional: true }) landingPlaces?: LandingPlaceDto[] | null;
+  @OneOf(groundsBelow, optional) below?: GroundBelow | null;
 }
 
 /** The body of POST /estimates, as the contract names it. */
@@ -148,6 +171,30 @@ export class EstimateRequestDto implements EstimateRequest {
   @Part(() => FlightDto) flight: FlightDto;
   @Part(() => PolicyDto) policy: PolicyDto;
   @Part(() => SiteDto, optional) site?: SiteDto | null;
+  @InRange(drawRanges.draws, optional) draws?: number | null;
+  @InRange(drawRanges.seed, optional) seed?: number | null;
+}
+
+export class PositionDto {
+  @InRange(positionRanges.distanceM) distanceM: number;
+  @InRange(positionRanges.bearingDeg) bearingDeg: number;
+  @InRange(positionRanges.heightM) heightM: number;
+  @InRange(ranges.battery.startCharge) charge: number;
+}
+
+/** The body of POST /returns and POST /reaches, as the contract names it. */
+export class ReturnRequestDto implements ReturnRequest {
+  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
+  @Part(() => PackDto) battery: PackDto;
+  @Part(() => WeatherDto) conditions: WeatherDto;
+  @Part(() => PositionDto) position: PositionDto;
+  @Part(() => PolicyDto) policy: PolicyDto;
+  @InRange(positionRanges.returnHeightM, optional) returnHeightM?: number | null;
+  @Part(() => StyleShareDto, { list: true, optional: true }) mix?: StyleShareDto[] | null;
+  @Part(() => ObstacleDto, { list: true, optional: true }) obstacles?: ObstacleDto[] | null;
+  @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
+  @Part(() => LandingPlaceDto, { list: true, optional: true }) landingPlaces?: LandingPlaceDto[] | null;
+  @OneOf(groundsBelow, optional) below?: GroundBelow | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
 }

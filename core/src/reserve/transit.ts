@@ -3,8 +3,8 @@ import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec } from '../aircraft/aircraft';
 import type { PowerLeg } from '../flight/legs';
 import { gustyPowerW, type Powertrain } from '../flight/powertrain';
-import type { Position } from '../reserve/returnHome';
 import { type Outcome, refuse, success } from '../units/outcome';
+import type { Position } from './returnHome';
 
 /**
  * From one working point to the next: up or down on the spot, then straight across at the return speed, the usual pace

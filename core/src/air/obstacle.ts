@@ -1,0 +1,47 @@
+import type { Quantity } from '../units/quantity';
+
+/** Something that stands on the way home, seen from home along the bearing out: it begins at a distance and is so wide. */
+export interface Obstacle {
+  readonly name: string;
+  readonly distanceM: number;
+  readonly widthM: number;
+  readonly heightM: number;
+}
+
+/** A place to come down other than home, seen from home. */
+export interface LandingPlace {
+  readonly name: string;
+  readonly distanceM: number;
+  readonly bearingDeg: number;
+}
+
+/** What lies under the flight, as the pilot says. */
+export const groundsBelow = ['open ground', 'water', 'people'] as const;
+export type GroundBelow = (typeof groundsBelow)[number];
+
+export const obstacleRanges = {
+  distanceM: { label: 'Begins at', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 },
+  widthM: { label: 'Width', unit: 'm', siPerUnit: 1, min: 0, max: 5000, step: 5 },
+  heightM: { label: 'Stands', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
+} as const satisfies Record<string, Quantity>;
+
+/** Kept clear above the tallest thing (common practice; pilots keep 10 m and more). */
+export const clearanceM = 10;
+const roundedToM = 5;
+
+/** Height of the tallest thing before a distance; 0 where nothing stands. */
+export function tallestWithinM(obstacles: readonly Obstacle[], distanceM: number): number {
+  return Math.max(0, ...obstacles.filter((one) => one.distanceM <= distanceM).map(({ heightM }) => heightM));
+}
+
+/**
+ * Return height: the tallest thing plus 10 m, rounded up to 5 m, never above the ceiling. Example: 31 m → 45 m. Where the
+ * ceiling cuts into the clearance it says so.
+ */
+export function suggestedReturnHeight(
+  tallestM: number,
+  ceilingM: number,
+): { readonly heightM: number; readonly isClear: boolean } {
+  const wantedM = Math.ceil((tallestM + clearanceM) / roundedToM) * roundedToM;
+  return { heightM: Math.min(wantedM, ceilingM), isClear: ceilingM >= tallestM + clearanceM };
+}

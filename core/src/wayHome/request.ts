@@ -1,0 +1,39 @@
+import type { GroundBelow, LandingPlace, Obstacle } from '../air/obstacle';
+import type { EstimateRequest } from '../estimate/request';
+import type { StyleShare } from '../flight/styles';
+import { type Position, usualReturnHeightM } from '../reserve/returnHome';
+
+/** Everything a way home depends on; see docs/METHOD.md. */
+export interface ReturnRequest
+  extends Pick<EstimateRequest, 'aircraft' | 'battery' | 'conditions' | 'policy'> {
+  /** Where it is, with what the gauge shows there, 0–1. */
+  readonly position: Position & { readonly charge: number };
+  /** As set on the aircraft. */
+  readonly returnHeightM?: number | null;
+  /** How it is flown until it turns back; hovering where absent. */
+  readonly mix?: readonly StyleShare[] | null;
+  readonly obstacles?: readonly Obstacle[] | null;
+  readonly ceilingM?: number | null;
+  readonly landingPlaces?: readonly LandingPlace[] | null;
+  readonly below?: GroundBelow | null;
+}
+
+const hovering: readonly StyleShare[] = [{ style: 'hover', share: 1 }];
+
+/** The flight that leads to the position, as an estimate sees it: the same code answers both. */
+export function flightTo(request: ReturnRequest): EstimateRequest {
+  const { aircraft, battery, conditions, policy, position } = request;
+  return {
+    aircraft,
+    battery,
+    conditions,
+    policy,
+    flight: {
+      heightM: position.heightM,
+      farthestM: position.distanceM,
+      bearingDeg: position.bearingDeg,
+      returnHeightM: request.returnHeightM ?? usualReturnHeightM,
+      mix: request.mix ?? hovering,
+    },
+  };
+}

@@ -1,0 +1,216 @@
+import { jayOnTheFell, jayWith } from '../../fixtures/jay';
+import { suggestedReturnHeight } from '../air/obstacle';
+import { gaugeOf } from '../battery/gauge';
+import { bandOf } from '../estimate/band';
+import { drawnFlights } from '../estimate/drawnFlights';
+import { drawCoefficients } from '../estimate/draws';
+import { estimate } from '../estimate/estimate';
+import { usualCoefficients } from '../estimate/request';
+import { flyLegs } from '../flight/legs';
+import { gustyPowerW } from '../flight/powertrain';
+import { reachOf } from './reach';
+import type { ReturnRequest } from './request';
+import { returnAnswer, returnBand } from './returnInFull';
+import { situationOf } from './situation';
+
+type Change = Partial<Omit<ReturnRequest, 'position'>> & {
+  readonly position?: Partial<ReturnRequest['position']>;
+};
+
+const still = { ...jayOnTheFell.conditions, wind: { speedMps: 0, fromDeg: 0, readingHeightM: 10 } };
+/** The same wind at every height: read where the aircraft flies, over water so smooth that it hardly grows. */
+const windy = (speedMps: number, fromDeg: number) => ({
+  ...jayOnTheFell.conditions,
+  roughnessM: 0.0002,
+  wind: { speedMps, gustMps: speedMps, fromDeg, readingHeightM: 60 },
+});
+
+function jayOut(change: Change = {}): ReturnRequest {
+  const { aircraft, battery, conditions, policy } = jayOnTheFell;
+  const position = { distanceM: 380, bearingDeg: 60, heightM: 60, charge: 0.5, ...change.position };
+  return { aircraft, battery, conditions, policy, returnHeightM: 45, ...change, position };
+}
+const situation = (change?: Change) => {
+  const found = situationOf(jayOut(change), usualCoefficients);
+  if (!found.ok) throw new Error(found.refusal.message);
+  return found.value;
+};
+const answer = (change?: Change) => {
+  const found = returnAnswer(jayOut(change));
+  if (!found.ok) throw new Error(found.refusal.message);
+  return found.value;
+};
+const way = (change: Change, kind: string) => answer(change).waysOut.find((one) => one.kind === kind);
+
+test('8 m/s (18 mph) against a wind of 9 to 10 m/s (20 to 22 mph) does not come home; with the stick pushed it does; lower is better (common practice)', () => {
+  for (const speedMps of [9, 10]) {
+    const against = { conditions: windy(speedMps, 240) };
+    expect(answer(against).feasible).toBe(false);
+    expect(answer(against).home.notHome?.numbers.driftMps).toBeCloseTo(speedMps - 8, 1);
+    expect(way(against, 'push')?.touchdownCharge).toBeGreaterThan(0.25);
+  }
+  const growing = {
+    ...jayOnTheFell.conditions,
+    wind: { speedMps: 4, gustMps: 5, fromDeg: 240, readingHeightM: 2 },
+  };
+  expect(way({ conditions: growing }, 'push-low')?.touchdownCharge).toBeGreaterThan(
+    way({ conditions: growing }, 'push')?.touchdownCharge ?? 1,
+  );
+});
+
+test('still air by hand: 380 m at 8 m/s, 60 m down at 3 m/s, 20 s to land', () => {
+  expect(answer({ conditions: still }).home.timeS).toBeCloseTo(380 / 8 + 60 / 3 + 20, 9);
+});
+
+test('one way home: Minutes and Way home turn back at the same gauge, their bands too', () => {
+  const request = jayWith({ flight: { farthestM: 380, mix: [{ style: 'hover', share: 1 }] } });
+  const minutes = estimate(request);
+  if (!minutes.ok) throw new Error(minutes.refusal.message);
+  const event = minutes.value.events.find(({ kind }) => kind === 'turn-back');
+  const ours = answer();
+  expect(ours.turnBackCharge.p50).toBeCloseTo(event?.charge ?? 0, 9);
+  expect(ours.turnBackS).toBeCloseTo(minutes.value.usableS.p50, 6);
+  expect(ours.own?.charge).toBeCloseTo(
+    minutes.value.events.find(({ kind }) => kind === 'own-return')?.charge ?? 0,
+    9,
+  );
+  const draws = drawCoefficients(128, 3);
+  const band = bandOf(minutes.value, drawnFlights([request], draws)[0] ?? [], draws);
+  expect(returnBand(jayOut(), draws).turnBackCharge).toBeCloseTo(band.turnBackCharge.planned, 9);
+});
+
+test('in still air the aircraft’s own call differs from ours by its reserve and its ten seconds only', () => {
+  const aircraft = { ...jayOnTheFell.aircraft, forcedLandingCharge: 0.2 };
+  const policy = { kind: 'touch-down-charge', reserveCharge: 0.2 } as const;
+  const { own, turnBackCharge } = answer({ conditions: still, aircraft, policy });
+  expect(own?.charge).toBeCloseTo(turnBackCharge.p50 ?? 0, 4);
+  expect(own?.lateByS).toBeCloseTo(10, 1);
+  // Ten seconds of hover are charge, so it lands below what it reckoned with.
+  expect(own?.touchdownCharge).toBeLessThan(0.2);
+  expect(own?.touchdownCharge).toBeGreaterThan(0.19);
+});
+
+test('with a headwind home the own call comes too late, and at a strong one it does not get home', () => {
+  const { own } = answer();
+  expect(own?.lateByS).toBeGreaterThan(60);
+  expect(own?.touchdownCharge ?? 0).toBeLessThan(0.1);
+  expect(answer({ conditions: windy(9, 240) }).own?.touchdownCharge).toBeNull();
+});
+
+describe('reach', () => {
+  test('without wind it is a circle within 0.1 %', () => {
+    for (const radii of [
+      reachOf(situation({ conditions: still })).fromChargeM,
+      reachOf(situation({ conditions: still })).outAndBackM,
+    ]) {
+      expect(Math.max(...radii) / Math.min(...radii) - 1).toBeLessThan(0.001);
+      expect(Math.min(...radii)).toBeGreaterThan(100);
+    }
+  });
+
+  test('at its edge the way home touches down with just what is held back', () => {
+    const here = situation();
+    const { bearingsDeg, fromChargeM } = reachOf(here);
+    for (const i of [0, 13, 30, 48]) {
+      const [bearingDeg, distanceM] = [bearingsDeg[i] as number, fromChargeM[i] as number];
+      const { home } = answer({ position: { distanceM, bearingDeg } });
+      // The first part of the flight warms the pack alike, wherever it was flown.
+      expect(home.touchdownCharge).toBeCloseTo(0.25, 3);
+    }
+  });
+
+  test('out and straight back, flown leg by leg, uses the same energy within 0.5 %', () => {
+    const here = situation({ returnHeightM: 60 });
+    const { pack, powertrain, atmosphere, takeoff, request } = here;
+    const { bearingsDeg, outAndBackM } = reachOf(here);
+    const air = (heightM: number) => atmosphere(heightM);
+    for (const i of [0, 12, 36, 60]) {
+      const angle = ((240 - (bearingsDeg[i] as number)) * Math.PI) / 180;
+      const { windMps } = air(60);
+      const along = Math.sqrt(64 - (windMps * Math.sin(angle)) ** 2);
+      const [outMps, backMps] = [along - windMps * Math.cos(angle), along + windMps * Math.cos(angle)];
+      const hover = (heightM: number, climbMps = 0) =>
+        gustyPowerW(powertrain, air(heightM), { airspeedMps: air(heightM).windMps, climbMps });
+      const cruiseW = gustyPowerW(powertrain, air(60), { airspeedMps: 8 });
+      const distanceM = outAndBackM[i] as number;
+      const legs = [
+        { powerW: hover(30, 4), durationS: 60 / 4 },
+        { powerW: cruiseW, durationS: distanceM / outMps },
+        { powerW: cruiseW, durationS: distanceM / backMps },
+        { powerW: hover(30), durationS: 60 / 3 },
+        { powerW: hover(0), durationS: 20 },
+      ];
+      const end = flyLegs(pack, legs, request.conditions.airTemperatureC, takeoff);
+      const used = gaugeOf(takeoff.charge, pack.hidden) - gaugeOf(end?.charge ?? 0, pack.hidden);
+      expect(Math.abs(used / (gaugeOf(takeoff.charge, pack.hidden) - 0.25) - 1)).toBeLessThan(0.005);
+    }
+  });
+
+  test('it shrinks with more reserve, and with more wind where home lies upwind, and out and back everywhere', () => {
+    const of = (change: Change) => reachOf(situation(change));
+    const [less, more] = [0.25, 0.35].map((reserveCharge) =>
+      of({ policy: { kind: 'touch-down-charge', reserveCharge } }),
+    ) as [ReturnType<typeof of>, ReturnType<typeof of>];
+    for (const [i, metres] of more.fromChargeM.entries())
+      expect(metres).toBeLessThan(less.fromChargeM[i] as number);
+    // Straight downwind of home, 60°, is the 13th bearing of 72.
+    const winds = [2, 4, 6, 7.5].map((speedMps) => of({ conditions: windy(speedMps, 240) }));
+    for (const [i, stronger] of winds.slice(1).entries()) {
+      const weaker = winds[i] as typeof stronger;
+      expect(stronger.fromChargeM[12]).toBeLessThan(weaker.fromChargeM[12] as number);
+      for (const [k, metres] of stronger.outAndBackM.entries())
+        expect(metres).toBeLessThan(weaker.outAndBackM[k] as number);
+    }
+    const gale = of({ conditions: windy(9, 240) });
+    expect(gale.fromChargeM[12]).toBeLessThanOrEqual(20);
+    expect(gale.fromChargeM[48]).toBeGreaterThan(1000);
+    expect(Math.max(...gale.outAndBackM)).toBe(0);
+  });
+});
+
+test('return height: the tallest thing and ten metres, rounded up to five, under the ceiling', () => {
+  expect(suggestedReturnHeight(31, 120)).toEqual({ heightM: 45, isClear: true });
+  expect(suggestedReturnHeight(30, 120)).toEqual({ heightM: 40, isClear: true });
+  expect(suggestedReturnHeight(115, 120)).toEqual({ heightM: 120, isClear: false });
+});
+
+test('needless height: ten metres more cost their climb and descent, and the stronger wind up there', () => {
+  const low = { position: { heightM: 20 } };
+  const calm = answer({ ...low, conditions: still }).returnHeight.perTenMetres;
+  expect(calm?.seconds).toBeCloseTo(10 / 4 + 10 / 3, 9);
+  expect(calm?.charge).toBeGreaterThan(0);
+  expect(answer(low).returnHeight.perTenMetres?.seconds).toBeGreaterThan(calm?.seconds ?? 0);
+  expect(answer({ conditions: windy(9, 240) }).returnHeight.perTenMetres).toBeNull();
+});
+
+test('ways out: most charge first, none below the tallest thing and its clearance, each with its caution', () => {
+  const obstacles = [
+    { name: 'chimney', distanceM: 150, widthM: 20, heightM: 31 },
+    { name: 'mast beyond', distanceM: 600, widthM: 5, heightM: 55 },
+  ];
+  const landingPlaces = [{ name: 'the lower gate', distanceM: 400, bearingDeg: 90 }];
+  const { waysOut } = answer({ obstacles, landingPlaces, below: 'water' });
+  const charges = waysOut.map(({ touchdownCharge }) => touchdownCharge ?? -1);
+  expect(charges).toEqual([...charges].sort((a, b) => b - a));
+  expect(waysOut.find(({ kind }) => kind === 'come-down')?.action).toBe(
+    'Come down to 41 m, where there is less wind',
+  );
+  // From 380 m at 60° to 400 m at 90°: law of cosines by hand, √(380² + 400² − 2·380·400·cos 30°) = 203 m.
+  const gate = waysOut.find(({ kind }) => kind === 'land-elsewhere');
+  expect(gate?.action).toBe('Land at the lower gate, 203 m from here');
+  expect(gate?.caution).toContain('there is water under it');
+  expect(waysOut.every(({ caution }) => caution.length > 0)).toBe(true);
+});
+
+test('what it does by itself: near it lands where it is, a little farther it comes home low, else it climbs', () => {
+  const lostLink = (position: Change['position'], below: ReturnRequest['below'] = null) =>
+    answer({ position, below }).timetable.find(({ kind }) => kind === 'lost-link');
+  expect(lostLink({ distanceM: 4, heightM: 3 }, 'water')).toMatchObject({
+    says: expect.stringContaining('it lands where it is, since it is within 5 m'),
+    caution: expect.stringContaining('on water'),
+  });
+  expect(lostLink({ distanceM: 15, heightM: 3 })?.says).toContain('it flies home at 10 m');
+  expect(lostLink({ distanceM: 200, heightM: 20 })?.says).toContain('it climbs from 20 m to 45 m');
+  const times = answer().timetable.flatMap(({ timeS }) => timeS ?? []);
+  expect(times).toEqual([...times].sort((a, b) => a - b));
+});
