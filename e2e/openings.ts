@@ -45,6 +45,14 @@ export const openings: readonly Opening[] = [
     open: (page) => page.getByRole('button', { name: 'Jay 1 in detail' }).click(),
   },
   { name: 'first steps', path: '/kit', empty: true },
+  {
+    name: 'way home',
+    path: '/way-home',
+    open: async (page) => {
+      await expect(page.locator('.turn-table')).toBeVisible();
+      await page.getByRole('button', { name: /^chimney/ }).click();
+    },
+  },
   { name: 'test flights', path: '/test-flights' },
   { name: 'recording a test', path: '/test-flights', open: press('t') },
   { name: 'method', path: '/method' },

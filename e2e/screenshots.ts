@@ -4,6 +4,7 @@ const views: readonly { readonly name: string; readonly path: string; readonly k
   { name: 'minutes', path: '/minutes' },
   { name: 'kit', path: '/kit' },
   { name: 'conditions', path: '/minutes', key: 'c' },
+  { name: 'way-home', path: '/way-home' },
   { name: 'test-flights', path: '/test-flights' },
   { name: 'swap-plan', path: '/swap-plan' },
   { name: 'method', path: '/method' },

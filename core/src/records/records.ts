@@ -11,6 +11,7 @@ import type { EstimateRequest, FlightPlan } from '../estimate/request';
 import type { Policy } from '../reserve/policy';
 import type { Shot } from '../swapPlan/shot';
 import type { TestFlight } from '../testFlights/testFlight';
+import type { LiftOffCard, LiftOffCheck } from './liftOff';
 
 /** What every kept record carries besides its content. Times are ISO 8601. */
 export interface Kept {
@@ -63,6 +64,8 @@ export interface ConditionsContent {
   /** Rows of a forecast or a station in order of time, to scrub through. */
   readonly hours?: readonly HourlyWeather[] | null;
   readonly hoursFrom?: WeatherSource | null;
+  /** What is ticked for the flight about to begin; it goes with the flight when that is recorded. */
+  readonly liftOff?: LiftOffCard | null;
 }
 
 /** The estimate made when the test was recorded, kept as it was. */
@@ -82,6 +85,8 @@ export interface TestFlightContent {
   readonly note?: string | null;
   /** Why this flight does not count; null when it does. */
   readonly excludedReason?: string | null;
+  /** What was ticked before lift-off; null when no card was used. */
+  readonly liftOff?: readonly LiftOffCheck[] | null;
 }
 
 export interface ShootContent {

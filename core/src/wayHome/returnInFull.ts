@@ -5,7 +5,7 @@ import { quantiles } from '../statistics/quantile';
 import { type Outcome, success } from '../units/outcome';
 import type { ReturnRequest } from './request';
 import { type ReturnHeightAdvice, returnHeightAdvice } from './returnHeight';
-import { type OwnReturn, type ReturnNow, returnNow, turnBackOf } from './returnNow';
+import { type OwnReturn, type ReturnNow, returnNow, turnBackCharge, turnBackOf } from './returnNow';
 import { situationOf } from './situation';
 import { type OwnAction, timetable } from './timetable';
 import { type WayOut, waysOut } from './waysOut';
@@ -62,7 +62,7 @@ export function returnBand(request: ReturnRequest, draws: readonly Draw[]): Retu
     if (!situation.ok) return { touchdown: lost, turnBack: never };
     return {
       touchdown: returnNow(situation.value).touchdownCharge ?? lost,
-      turnBack: turnBackOf(situation.value).charge ?? never,
+      turnBack: turnBackCharge(situation.value) ?? never,
     };
   });
   const touchdowns = flights.map(({ touchdown }) => touchdown);

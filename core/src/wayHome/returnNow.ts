@@ -5,7 +5,7 @@ import { ownReturnCharge } from '../estimate/reckon';
 import { momentAtCharge } from '../flight/drain';
 import { type ReturnLeg, returnLegs, waitLeg } from '../reserve/returnHome';
 import { flightEnd } from '../reserve/turnBack';
-import type { Outcome, Refusal } from '../units/outcome';
+import type { Refusal } from '../units/outcome';
 import { type FlownLeg, flown, type Situation, touchdownCharge } from './situation';
 
 /** The aircraft asks, and flies home after ten seconds unless it is told otherwise (common practice). */
@@ -72,19 +72,30 @@ export interface OwnReturn {
 }
 
 export function turnBackOf(situation: Situation): TurnBack {
-  const { pack, curve, request, takeoff } = situation;
-  const airC = request.conditions.airTemperatureC;
   const legs = homeLegs(situation);
-  const end: Outcome<{ readonly turnBack: PackState }> = legs.ok
-    ? flightEnd(pack, curve, legs.value, airC, {
-        policy: request.policy,
-        forcedLandingCharge: spec(request.aircraft, 'forcedLandingCharge'),
-        takeoffCharge: takeoff.charge,
-      })
-    : legs;
-  const timeS = end.ok ? end.value.turnBack.timeS : null;
-  const charge = end.ok ? gaugeOf(end.value.turnBack.charge, pack.hidden) : null;
+  const turnBack = latestTurnBack(situation, legs);
+  const timeS = turnBack?.timeS ?? null;
+  const charge = turnBack && gaugeOf(turnBack.charge, situation.pack.hidden);
   return { charge, timeS, own: ownReturn(situation, legs.ok ? legs.value : null, timeS) };
+}
+
+/** The gauge at the latest turn back alone; null when even from take-off it would be too late. */
+export function turnBackCharge(situation: Situation): number | null {
+  const turnBack = latestTurnBack(situation, homeLegs(situation));
+  return turnBack && gaugeOf(turnBack.charge, situation.pack.hidden);
+}
+
+function latestTurnBack(
+  { pack, curve, request, takeoff, isStyleHeld }: Situation,
+  legs: ReturnType<typeof homeLegs>,
+): PackState | null {
+  if (!legs.ok || !isStyleHeld) return null;
+  const end = flightEnd(pack, curve, legs.value, request.conditions.airTemperatureC, {
+    policy: request.policy,
+    forcedLandingCharge: spec(request.aircraft, 'forcedLandingCharge'),
+    takeoffCharge: takeoff.charge,
+  });
+  return end.ok ? end.value.turnBack : null;
 }
 
 /** Its call is reckoned for still air at this density (common practice); what follows is flown in the wind there is. */

@@ -23,6 +23,8 @@ export interface Situation {
   readonly takeoff: PackState;
   /** At the charge asked for. */
   readonly now: PackState;
+  /** Whether the style can be held in this wind; if not, there is no flight to turn back from. */
+  readonly isStyleHeld: boolean;
   readonly coefficients: Coefficients;
 }
 
@@ -55,6 +57,7 @@ export function situationOf(request: ReturnRequest, coefficients: Coefficients):
     curve,
     takeoff,
     now,
+    isStyleHeld: style.ok,
     coefficients,
   });
 }

@@ -1,10 +1,18 @@
-import { type ConditionsContent, type HourlyWeather, ranges, type WeatherSource } from '@acorn-tally/core';
+import {
+  type ConditionsContent,
+  type HourlyWeather,
+  type LiftOffCard,
+  type LiftOffCheck,
+  liftOffChecks,
+  ranges,
+  type WeatherSource,
+} from '@acorn-tally/core';
 import { Controller, Injectable, Module } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { IsBoolean } from 'class-validator';
 import { SiteDto, WeatherDto, WindDto } from '../calculations/requestDtos';
 import { Stores } from '../database/stores';
-import { InRange, Instant, Name, Part } from '../http/fields';
+import { InRange, Instant, Name, Part, SomeOf, Text } from '../http/fields';
 import { recordController } from '../http/recordController';
 import { versionRange } from '../http/replacement';
 import { StoredRecords } from '../http/storedRecords';
@@ -24,6 +32,11 @@ export class WeatherSourceDto implements WeatherSource {
   @IsBoolean({ message: 'practice needs true or false.' }) practice: boolean;
 }
 
+export class LiftOffDto implements LiftOffCard {
+  @Text() batteryId: string;
+  @SomeOf(liftOffChecks) ticked: LiftOffCheck[];
+}
+
 export class ConditionsDto implements ConditionsContent {
   @Name('Place') place: string;
   @Instant() at: string;
@@ -32,6 +45,7 @@ export class ConditionsDto implements ConditionsContent {
   @Part(() => WeatherSourceDto, optional) weatherFrom?: WeatherSourceDto | null;
   @Part(() => HourDto, { list: true, optional: true }) hours?: HourDto[] | null;
   @Part(() => WeatherSourceDto, optional) hoursFrom?: WeatherSourceDto | null;
+  @Part(() => LiftOffDto, optional) liftOff?: LiftOffDto | null;
 }
 
 export class ConditionsReplacementDto extends ConditionsDto {

@@ -60,6 +60,7 @@ export const conditions = sqliteTable('conditions', {
   weatherFrom: maybeWhole<ConditionsContent['weatherFrom']>(),
   hours: maybeWhole<ConditionsContent['hours']>(),
   hoursFrom: maybeWhole<ConditionsContent['hoursFrom']>(),
+  liftOff: maybeWhole<ConditionsContent['liftOff']>(),
 });
 
 export const testFlights = sqliteTable(
@@ -77,6 +78,7 @@ export const testFlights = sqliteTable(
     weather: whole<TestFlightContent['weather']>(),
     note: text(),
     excludedReason: text(),
+    liftOff: maybeWhole<TestFlightContent['liftOff']>(),
     estimate: whole<FrozenEstimate>(),
   },
   (table) => [

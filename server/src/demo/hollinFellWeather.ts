@@ -8,7 +8,22 @@ export const dairyMorning: ConditionsContent = {
   place: 'Hollin Fell dairy',
   at: '2026-11-26T08:40:00+00:00',
   weather: weatherOf(5, 3, 5, 240),
-  site: { coordinates: { latitudeDeg: 54.52, longitudeDeg: -2.81 }, tallestM: 32, ceilingM: 120 },
+  site: {
+    coordinates: { latitudeDeg: 54.52, longitudeDeg: -2.81 },
+    tallestM: 31,
+    ceilingM: 120,
+    obstacles: [
+      { name: 'byre', distanceM: 60, widthM: 50, heightM: 14 },
+      { name: 'chimney', distanceM: 150, widthM: 10, heightM: 31 },
+      { name: 'beeches', distanceM: 200, widthM: 90, heightM: 18 },
+      { name: 'mast', distanceM: 320, widthM: 5, heightM: 22 },
+    ],
+    landingPlaces: [
+      { name: 'lower gate', distanceM: 210, bearingDeg: 150 },
+      { name: 'sheepfold', distanceM: 350, bearingDeg: 45 },
+    ],
+    below: 'open ground',
+  },
   hours: [
     ...hoursOf(
       '2026-11-25',

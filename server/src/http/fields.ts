@@ -46,6 +46,19 @@ export function OneOf(values: readonly string[], { optional = false } = {}) {
   );
 }
 
+/** A list of some of these. */
+export function SomeOf(values: readonly string[], { optional = false } = {}) {
+  return applyDecorators(
+    IsIn(values, {
+      each: true,
+      message: (given) => `${given.property} may hold: ${values.join(', ')}.`,
+    }),
+    ArrayMaxSize(values.length),
+    maybe(optional),
+    ApiProperty({ enum: values, isArray: true, required: !optional, nullable: optional }),
+  );
+}
+
 export function Name(label: string, { optional = false } = {}) {
   return applyDecorators(
     ValidateBy({

@@ -1,4 +1,6 @@
 import {
+  type LiftOffCheck,
+  liftOffChecks,
   type Mode,
   styles,
   type TestFlight,
@@ -8,7 +10,7 @@ import {
   testPatterns,
 } from '@acorn-tally/core';
 import { WeatherDto } from '../calculations/requestDtos';
-import { InRange, Instant, OneOf, Part, Text } from '../http/fields';
+import { InRange, Instant, OneOf, Part, SomeOf, Text } from '../http/fields';
 import { versionRange } from '../http/replacement';
 
 const optional = { optional: true };
@@ -36,6 +38,7 @@ export class TestFlightDto implements TestFlightContent {
   @Part(() => WeatherDto) weather: WeatherDto;
   @Text(optional) note?: string | null;
   @Text(optional) excludedReason?: string | null;
+  @SomeOf(liftOffChecks, optional) liftOff?: LiftOffCheck[] | null;
 }
 
 export class TestFlightReplacementDto extends TestFlightDto {

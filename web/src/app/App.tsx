@@ -6,6 +6,7 @@ import { MinutesView } from '../minutes/MinutesView';
 import { useChosen } from '../state/chosen';
 import { SwapPlanView } from '../swapPlan/SwapPlanView';
 import { TestFlightsView } from '../testFlights/TestFlightsView';
+import { WayHomeView } from '../wayHome/WayHomeView';
 import { Shell } from './Shell';
 import { theme } from './theme';
 
@@ -15,6 +16,7 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <Navigate to="/minutes" replace /> },
       { path: '/minutes', element: <MinutesView /> },
+      { path: '/way-home', element: <WayHomeView /> },
       { path: '/test-flights', element: <TestFlightsView /> },
       { path: '/swap-plan', element: <SwapPlanView /> },
       { path: '/kit', element: <KitView /> },

@@ -1,7 +1,7 @@
 import { SidePanel } from './SidePanel';
 
 const keys = [
-  ['1, 3, 4', 'Minutes, Test flights, Swap plan'],
+  ['1 to 4', 'Minutes, Way home, Test flights, Swap plan'],
   ['K', 'kit: aircraft, batteries, chargers'],
   ['C', 'change the conditions'],
   ['U', 'units'],

@@ -15,6 +15,8 @@ interface Chosen {
   readonly look: Look;
   readonly units: ChosenUnits;
   readonly whatIfs: readonly WhatIf[];
+  /** What the gauge shows out there, for the way home; 0–1. */
+  readonly chargeThere: number;
   choose(change: Partial<Omit<Chosen, 'choose'>>): void;
 }
 
@@ -29,6 +31,7 @@ export const useChosen = create<Chosen>()(
       look: 'paper',
       units: metricUnits,
       whatIfs: usualWhatIfs,
+      chargeThere: 0.5,
       choose: (change) => set(change),
     }),
     {

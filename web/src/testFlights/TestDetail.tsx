@@ -1,8 +1,9 @@
-import { minutesAndSeconds, straightLine } from '@acorn-tally/core';
+import { liftOffChecks, minutesAndSeconds, straightLine } from '@acorn-tally/core';
 import dayjs from 'dayjs';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { useRecords } from '../state/records';
+import { checkNames } from '../wayHome/checkNames';
 import { TestChart } from './TestChart';
 import type { TestRow } from './useTests';
 import { howFlown, signedPercent, wholePercent } from './words';
@@ -34,6 +35,17 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           <ThisFlight row={row} />
         </section>
       </div>
+      {record.liftOff && (
+        <p className="panel-note">
+          Before lift-off {record.liftOff.length} of {liftOffChecks.length} were ticked
+          {record.liftOff.length < liftOffChecks.length &&
+            `; not ${liftOffChecks
+              .filter((one) => !record.liftOff?.includes(one))
+              .map((one) => checkNames[one])
+              .join(', ')}`}
+          .
+        </p>
+      )}
       <div className="test-edit">
         <TextField
           label="Left out of the figures because"

@@ -83,7 +83,7 @@ interface Draft {
 const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
 
 function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormProps) {
-  const { add } = useRecords();
+  const { add, edit } = useRecords();
   const { choose } = useChosen();
   const [draft, setDraft] = useState<Draft>(() => emptyDraft(battery, conditions));
   const [sent, setSent] = useState(false);
@@ -116,8 +116,10 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
         test,
         weather,
         note: note.trim() || null,
+        liftOff: conditions.liftOff?.batteryId === batteryId ? conditions.liftOff.ticked : null,
       };
       const saved = await add('testFlights', content, 'recording a test');
+      if (content.liftOff) edit('conditions', conditions.id, { liftOff: null }, 'the lift-off card');
       choose({ testFlightId: saved.id });
       onSaved();
     } catch (error) {

@@ -9,7 +9,14 @@ import {
   estimateWithLedger,
   type LedgerLine,
   type PlanRequest,
+  type Reaches,
+  type ReturnBand,
+  type ReturnRequest,
+  reaches,
+  returnBand,
   type SwapPlan,
+  type TurnTable,
+  turnTable,
   usualDraws,
   usualSeed,
 } from '@acorn-tally/core';
@@ -30,6 +37,20 @@ const reckoner = {
 
   chancesEarly(request: PlanRequest, plan: SwapPlan): number[] {
     return chancesEarly(request, plan, drawCoefficients(usualDraws, usualSeed));
+  },
+
+  /** The band of the way home from one position. */
+  returnBand(request: ReturnRequest): ReturnBand {
+    return returnBand(request, drawCoefficients(usualDraws, usualSeed));
+  },
+
+  reaches(request: ReturnRequest): Reaches | null {
+    const outcome = reaches(request);
+    return outcome.ok ? outcome.value : null;
+  },
+
+  turnTable(request: ReturnRequest): TurnTable {
+    return turnTable(request, drawCoefficients(usualDraws, usualSeed));
   },
 
   ledger(request: EstimateRequest): readonly LedgerLine[] | null {

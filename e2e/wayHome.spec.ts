@@ -1,0 +1,154 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+const headline = (page: Page) => page.getByRole('heading', { level: 1 });
+
+/** The charge the headline says to turn back by, per cent. */
+async function turnBack(page: Page): Promise<number> {
+  await expect(page.locator('.way-old')).toHaveCount(0);
+  await expect(headline(page)).toHaveText(/^Turn back by \d+ %$/);
+  return Number(/\d+/.exec(await headline(page).innerText())?.[0]);
+}
+
+test('the aircraft is dragged from the side and from above, and the headline follows; the fields do the same by keys', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  const distance = page.getByLabel('Distance out', { exact: true });
+  const near = await turnBack(page);
+  const side = page.getByRole('region', { name: 'From the side' }).locator('.way-aircraft');
+  const grip = await side.boundingBox();
+  if (!grip) throw new Error('The aircraft is not on the screen.');
+  const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 200, y + 12, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await distance.inputValue())).toBeGreaterThan(200);
+  expect(Number(await page.getByLabel('Height', { exact: true }).inputValue())).toBeLessThan(60);
+  await expect.poll(() => turnBack(page)).toBeGreaterThan(near);
+
+  const reach = page.getByRole('region', { name: 'How far you can go' });
+  const from = await reach.locator('.way-aircraft').boundingBox();
+  const home = await reach.locator('.way-home').boundingBox();
+  if (!from || !home) throw new Error('The reach is not on the screen.');
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(home.x - 45, home.y + 5, { steps: 8 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Bearing', { exact: true })).toHaveValue(/^2[67]\d$/);
+  // Upwind of home the wind carries it back.
+  await expect.poll(() => turnBack(page)).toBeLessThan(near);
+
+  await distance.fill('100');
+  await distance.press('ArrowUp');
+  await expect(distance).toHaveValue('110');
+  await page.getByRole('radio', { name: 'out and back' }).press('Space');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await expect(page.getByLabel('Farthest out', { exact: true })).toHaveValue('110');
+});
+
+test('Minutes and Way home give the same charge to turn back at, and the same call of the aircraft', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const row = page.locator('.row-chosen .row-minutes');
+  await expect(row).toContainText(/back at \d+ %/);
+  const said = /back at (\d+) %/.exec(await row.innerText())?.[1];
+  await page.keyboard.press('2');
+  expect(await turnBack(page)).toBe(Number(said));
+});
+
+test('not home: it says so and how fast it drifts; what still comes home is ranked, with cautions', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  await page.keyboard.press('c');
+  await page.getByLabel('Wind', { exact: true }).fill('5.5');
+  await page.keyboard.press('Escape');
+  await expect(headline(page)).toHaveText('It does not come home from there');
+  await expect(page.locator('.headline')).toContainText(/drifts away at \d\.\d m\/s/);
+  const outs = page.locator('.way-outs').first().getByRole('listitem');
+  await expect(page.getByRole('heading', { name: 'What still comes home' })).toBeVisible();
+  await expect(outs.first()).toContainText(/with \d+ %/);
+  const charges = (await outs.allInnerTexts()).map((text) => Number(/with (\d+) %/.exec(text)?.[1] ?? -1));
+  expect(charges).toEqual([...charges].sort((a, b) => b - a));
+  await expect(outs.filter({ hasText: /^Push to/ }).first()).toContainText('keep the stick forward');
+  await expect(outs.filter({ hasText: 'Come home now' })).toContainText('no');
+});
+
+test('landing places, things in the way from GeoJSON, return height and what is under it', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  await expect(headline(page)).toContainText('Turn back by');
+  await page.getByRole('button', { name: 'Add a place' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('the lay-by');
+  await page.getByLabel('From home', { exact: true }).fill('170');
+  await page.getByLabel('Direction', { exact: true }).fill('60');
+  await expect(page.locator('.way-outs').first()).toContainText('Land at the lay-by, 20 m from here');
+  await page.getByLabel('Under it').selectOption('water');
+  await expect(page.locator('.way-outs').first()).toContainText('there is water under it');
+  await expect(page.locator('.way-outs').nth(1)).toContainText('it comes down on water');
+
+  const features = [
+    {
+      type: 'Feature',
+      properties: { name: 'silo', height: 40 },
+      geometry: { type: 'Point', coordinates: [-2.808, 54.5207] },
+    },
+    {
+      type: 'Feature',
+      properties: { name: 'pond' },
+      geometry: { type: 'Point', coordinates: [-2.809, 54.5204] },
+    },
+  ];
+  await page.getByLabel('GeoJSON file').setInputFiles({
+    name: 'site.geojson',
+    mimeType: 'application/geo+json',
+    buffer: Buffer.from(JSON.stringify({ type: 'FeatureCollection', features })),
+  });
+  await expect(page.getByText('1 added; left out: pond (it has no height).')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^silo/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Set the return height to 50 m' }).press('Enter');
+  await expect(page.getByLabel('Set on the aircraft')).toHaveValue('50');
+  await page.getByLabel('GeoJSON file').setInputFiles({
+    name: 'no.geojson',
+    mimeType: 'application/geo+json',
+    buffer: Buffer.from('{'),
+  });
+  await expect(page.getByRole('alert')).toHaveText('This is no GeoJSON: a FeatureCollection is needed.');
+  await page.getByLabel('Local ceiling').fill('high');
+  await expect(page.getByText('Local ceiling: a number in m is needed, not “high”.')).toBeVisible();
+});
+
+test('the lift-off card is ticked by keys, and goes with the test flight that is recorded next', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  const card = page.getByRole('region', { name: 'Before you lift off' });
+  await expect(card).toContainText('gusts of 7.4 m/s at 60 m against 8.0 m/s of return speed');
+  const boxes = card.getByRole('checkbox');
+  await expect(boxes).toHaveCount(9);
+  for (let i = 0; i < 8; i++) await boxes.nth(i).press('Space');
+  await expect(card).toContainText('8 of 9 ticked');
+  await page.emulateMedia({ media: 'print' });
+  await expect(card).toBeVisible();
+  await expect(page.getByRole('banner')).toBeHidden();
+  await expect(page.getByRole('complementary')).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
+  await page.keyboard.press('t');
+  await page.getByLabel('Charge at lift-off').fill('97');
+  await page.getByLabel('Time in the air').fill('14:30');
+  await page.getByLabel('Charge at the end').fill('30');
+  await page.getByRole('button', { name: 'Keep this test' }).click();
+  await expect(page.getByText('Before lift-off 8 of 9 were ticked; not warm hover.')).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(card).toContainText('0 of 9 ticked');
+});

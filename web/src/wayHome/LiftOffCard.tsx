@@ -1,0 +1,104 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  type LiftOffCheck,
+  leastSatellites,
+  liftOffChecks,
+  spec,
+  takeoffCharge,
+  usualReturnHeightM,
+  warmHoverS,
+} from '@acorn-tally/core';
+import { IconPrinter } from '@tabler/icons-react';
+import dayjs from 'dayjs';
+import { percent } from '../charts/reading';
+import { airAt } from '../conditions/air';
+import { packAtTheHour } from '../state/atTheHour';
+import { useRecords } from '../state/records';
+import { useWriter, type Writer } from '../state/units';
+
+interface Props {
+  readonly aircraft: AircraftRecord;
+  readonly battery: BatteryRecord;
+  readonly conditions: ConditionsRecord;
+  /** The gauge to turn back at; null where there is none, or it is being reckoned. */
+  readonly turnBackCharge: number | null;
+}
+
+/** What is looked at before lift-off, with this flight’s numbers; ticked, printed, and kept with the flight when it is recorded. */
+export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: Props) {
+  const edit = useRecords((state) => state.edit);
+  const { write } = useWriter();
+  const ticked = conditions.liftOff?.batteryId === battery.id ? conditions.liftOff.ticked : [];
+  const tick = (check: LiftOffCheck, isTicked: boolean) => {
+    const rest = ticked.filter((one) => one !== check);
+    edit(
+      'conditions',
+      conditions.id,
+      { liftOff: { batteryId: battery.id, ticked: isTicked ? [...rest, check] : rest } },
+      'the lift-off card',
+    );
+  };
+  const words = wordsFor({ aircraft, battery, conditions, turnBackCharge }, write);
+  return (
+    <section className="lift-off" aria-label="Before you lift off">
+      <div className="section-head">
+        <h2 className="section-title">Before you lift off</h2>
+        <button type="button" className="link no-print" onClick={() => window.print()}>
+          <IconPrinter size={15} aria-hidden /> Print
+        </button>
+      </div>
+      <p className="lift-off-for">
+        {battery.label}, {conditions.place}, {dayjs(conditions.at).format('ddd D MMM, HH:mm')}
+        {turnBackCharge !== null && (
+          <>
+            ; turn back by <b>{Math.ceil(turnBackCharge * 100)} %</b>
+          </>
+        )}
+      </p>
+      <ul>
+        {liftOffChecks.map((check) => (
+          <li key={check}>
+            <label>
+              <input
+                type="checkbox"
+                checked={ticked.includes(check)}
+                onChange={(event) => tick(check, event.target.checked)}
+              />
+              {words[check]}
+            </label>
+          </li>
+        ))}
+      </ul>
+      <p className="panel-note">
+        {ticked.length} of {liftOffChecks.length} ticked; they go with the test flight you record next with{' '}
+        {battery.label}. Your aircraft’s own checks come first.
+      </p>
+    </section>
+  );
+}
+
+function wordsFor(
+  { aircraft, battery, conditions }: Props,
+  write: Writer['write'],
+): Record<LiftOffCheck, string> {
+  const { flight, spec: sheet } = aircraft;
+  const pack = packAtTheHour(battery, conditions);
+  const air = airAt(conditions.weather, flight.heightM);
+  const returnMps = spec(sheet, 'returnSpeedMps');
+  const gust = air.ok
+    ? `gusts of ${write('speed', air.value.gustMps, 1)} at ${write('distance', flight.heightM)} against ${write('speed', returnMps, 1)} of return speed`
+    : 'read it higher up first';
+  return {
+    props: 'Rotors whole, clean and tight; arms locked',
+    pack: `${battery.label} latched, about ${percent(takeoffCharge(pack))}, neither puffed nor frozen`,
+    controller: 'Controller and phone charged (a controller lasts six or seven flights)',
+    compass: 'No steel underfoot, no car or mast beside it; compass quiet',
+    satellites: `${leastSatellites} satellites or more`,
+    'home-point': 'Home point marked, and looked at on the map',
+    'return-height': `Return height set to ${write('distance', flight.returnHeightM ?? usualReturnHeightM)}, looked up again after an update`,
+    wind: `Wind: ${gust}`,
+    'warm-hover': `Hover for ${warmHoverS} s after lift-off: pack warm, gauge steady, it stands still`,
+  };
+}

@@ -1,0 +1,34 @@
+import { minutesAndSeconds, type ReturnAnswer } from '@acorn-tally/core';
+import { IconAlertTriangle } from '@tabler/icons-react';
+import { percent } from '../charts/reading';
+import { Say } from '../fields/Say';
+
+/** What the aircraft will do by itself in this flight, so that nobody is surprised. */
+export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {
+  return (
+    <section>
+      <h2 className="section-title">What it does by itself</h2>
+      <ol className="way-outs">
+        {answer.timetable.map(({ kind, timeS, charge, says, caution }) => (
+          <li key={kind}>
+            <div>
+              <b className="own-when">
+                {timeS === null ? 'link lost' : minutesAndSeconds(timeS)}
+                {charge !== null && `, ${percent(charge)}`}
+              </b>
+              <span>
+                <Say>{says}</Say>
+              </span>
+            </div>
+            {caution && (
+              <small className="danger">
+                <IconAlertTriangle size={13} aria-hidden /> {caution}
+              </small>
+            )}
+          </li>
+        ))}
+      </ol>
+      <p className="panel-note">From your spec sheet; the aircraft’s own messages come first.</p>
+    </section>
+  );
+}

@@ -1,0 +1,157 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  type FlightPlan,
+  groundsBelow,
+  type ReturnHeightAdvice,
+  ranges,
+  type Site,
+  siteRanges,
+  usualCeilingM,
+  usualReturnHeightM,
+} from '@acorn-tally/core';
+import { ChoiceField } from '../fields/ChoiceField';
+import { QuantityField } from '../fields/QuantityField';
+import { useChosen } from '../state/chosen';
+import { useFleet } from '../state/current';
+import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import { LandingPlaces } from './LandingPlaces';
+import { Obstacles } from './Obstacles';
+
+interface Props {
+  readonly aircraft: AircraftRecord;
+  readonly batteries: readonly BatteryRecord[];
+  readonly battery: BatteryRecord;
+  readonly conditions: ConditionsRecord;
+  readonly advice: ReturnHeightAdvice | null;
+  readonly onMove: (to: Partial<Pick<FlightPlan, 'farthestM' | 'bearingDeg' | 'heightM'>>) => void;
+}
+
+const percentUnit = ranges.battery.startCharge;
+
+/** Where the aircraft will be, what stands in the way, and how high it comes home. */
+export function PlacePanel({ aircraft, batteries, battery, conditions, advice, onMove }: Props) {
+  const edit = useRecords((state) => state.edit);
+  const fleet = useFleet();
+  const { chargeThere, choose } = useChosen();
+  const { write } = useWriter();
+  const { flight } = aircraft;
+  const { site } = conditions;
+  const changeSite = (part: Partial<Site>, label: string) =>
+    edit('conditions', conditions.id, { site: { ...site, ...part } }, label);
+  return (
+    <aside className="desk-left" aria-label="Where you will be">
+      <h2>Where you will be</h2>
+      <ChoiceField
+        label="Aircraft"
+        value={aircraft.id}
+        options={fleet.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
+      />
+      <ChoiceField
+        label="Battery"
+        value={battery.id}
+        options={batteries.map(({ id, label }) => ({ value: id, label }))}
+        onChange={(batteryId) => choose({ batteryId })}
+      />
+      <QuantityField
+        quantity={ranges.flight.farthestM}
+        label="Distance out"
+        value={flight.farthestM}
+        slider={{ min: 0, max: 1000 }}
+        onChange={(farthestM) => onMove({ farthestM })}
+      />
+      <QuantityField
+        quantity={ranges.flight.bearingDeg}
+        value={flight.bearingDeg}
+        onChange={(bearingDeg) => onMove({ bearingDeg })}
+      />
+      <QuantityField
+        quantity={ranges.flight.heightM}
+        label="Height"
+        value={flight.heightM}
+        slider={{ min: 0, max: 150 }}
+        onChange={(heightM) => onMove({ heightM })}
+      />
+      <QuantityField
+        quantity={percentUnit}
+        label="Charge there"
+        value={chargeThere}
+        slider={{ min: 0, max: 1 }}
+        onChange={(charge) => choose({ chargeThere: charge })}
+      />
+      <ChoiceField
+        label="Under it"
+        value={site?.below ?? 'open ground'}
+        options={groundsBelow.map((value) => ({ value, label: value }))}
+        onChange={(below) => changeSite({ below }, 'what is under it')}
+      />
+      <h2>Things in the way</h2>
+      <Obstacles
+        obstacles={site?.obstacles ?? []}
+        home={site?.coordinates ?? null}
+        bearingDeg={flight.bearingDeg}
+        onChange={(obstacles) => changeSite({ obstacles }, 'things in the way')}
+      />
+      <h2>Return height</h2>
+      {advice && (
+        <div className="field">
+          <span>
+            Suggested
+            <span className="field-hint">
+              {advice.tallestM === 0
+                ? 'nothing stands in the way yet'
+                : advice.isClear
+                  ? `tallest thing ${write('distance', advice.tallestM)} and ${write('distance', 10)}, rounded up`
+                  : 'the ceiling leaves too little over the tallest thing'}
+            </span>
+          </span>
+          <button
+            type="button"
+            className="link"
+            aria-label={`Set the return height to ${write('distance', advice.suggestedM)}`}
+            onClick={() =>
+              edit(
+                'aircraft',
+                aircraft.id,
+                { flight: { ...flight, returnHeightM: advice.suggestedM } },
+                'return height',
+              )
+            }
+          >
+            {write('distance', advice.suggestedM)}
+          </button>
+        </div>
+      )}
+      <QuantityField
+        quantity={ranges.flight.returnHeightM}
+        label="Set on the aircraft"
+        value={flight.returnHeightM ?? null}
+        assumed={usualReturnHeightM}
+        onChange={(returnHeightM) =>
+          edit('aircraft', aircraft.id, { flight: { ...flight, returnHeightM } }, 'return height')
+        }
+      />
+      <QuantityField
+        quantity={siteRanges.ceilingM}
+        value={site?.ceilingM ?? null}
+        assumed={usualCeilingM}
+        hint="as you read it in your local rules"
+        onChange={(ceilingM) => changeSite({ ceilingM }, 'local ceiling')}
+      />
+      {advice?.perTenMetres && (
+        <p className="panel-note">
+          Each needless {write('distance', 10)} cost {Math.round(advice.perTenMetres.seconds)} s and{' '}
+          {(advice.perTenMetres.charge * 100).toFixed(1)} % from here.
+        </p>
+      )}
+      <h2>Other places to land</h2>
+      <LandingPlaces
+        places={site?.landingPlaces ?? []}
+        onChange={(landingPlaces) => changeSite({ landingPlaces }, 'places to land')}
+      />
+    </aside>
+  );
+}

@@ -1,0 +1,207 @@
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  type ConditionsRecord,
+  chargeAtTouchdown,
+  minutesAndSeconds,
+  spec,
+} from '@acorn-tally/core';
+import { IconAlertTriangle } from '@tabler/icons-react';
+import { useDeferredValue, useMemo } from 'react';
+import { percent } from '../charts/reading';
+import { bearing } from '../conditions/air';
+import { Say } from '../fields/Say';
+import { AddBattery } from '../kit/AddBattery';
+import { FirstSteps } from '../kit/FirstSteps';
+import { useChosen } from '../state/chosen';
+import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import { LiftOffCard } from './LiftOffCard';
+import { OwnActions } from './OwnActions';
+import { PlacePanel } from './PlacePanel';
+import { ReachView } from './ReachView';
+import { SideView } from './SideView';
+import { TurnTableView } from './TurnTableView';
+import { returnRequestFor, useWayHome, type WayHome } from './useWayHome';
+import { WaysOut } from './WaysOut';
+import './wayHome.css';
+
+/** Does it come home from there, and when must it turn. */
+export function WayHomeView() {
+  const aircraft = useAircraft();
+  const conditions = useConditions();
+  const batteries = useFlownBatteriesOf(aircraft?.id);
+  const battery = useBattery(batteries);
+  if (!conditions) return null;
+  if (!aircraft) return <FirstSteps conditions={conditions} />;
+  if (!battery)
+    return (
+      <main className="empty">
+        <h1>No battery to come home with</h1>
+        <p>{aircraft.name} has none that is flown.</p>
+        <AddBattery aircraft={aircraft} />
+      </main>
+    );
+  return <Desk aircraft={aircraft} batteries={batteries} battery={battery} conditions={conditions} />;
+}
+
+interface DeskProps {
+  readonly aircraft: AircraftRecord;
+  readonly batteries: readonly BatteryRecord[];
+  readonly battery: BatteryRecord;
+  readonly conditions: ConditionsRecord;
+}
+
+function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
+  const charge = useChosen((state) => state.chargeThere);
+  const edit = useRecords((state) => state.edit);
+  const now = useMemo(
+    () => returnRequestFor(aircraft, battery, conditions, charge),
+    [aircraft, battery, conditions, charge],
+  );
+  const request = useDeferredValue(now);
+  const wayHome = useWayHome(request, conditions.site?.tallestM ?? null);
+  const { flight } = aircraft;
+  const move = (to: { farthestM?: number; bearingDeg?: number; heightM?: number }) =>
+    edit('aircraft', aircraft.id, { flight: { ...flight, ...to } }, 'where it is');
+  const { answer, band, reaches } = wayHome;
+  return (
+    <div className="desk">
+      <PlacePanel
+        aircraft={aircraft}
+        batteries={batteries}
+        battery={battery}
+        conditions={conditions}
+        advice={answer.ok ? answer.value.returnHeight : null}
+        onMove={move}
+      />
+      <main className="desk-main">
+        <Headline {...wayHome} aircraft={aircraft} />
+        {answer.ok && (
+          <>
+            <div className="way-pictures">
+              <SideView
+                request={request}
+                answer={answer.value}
+                onMove={(distanceM, heightM) => move({ farthestM: distanceM, heightM })}
+              />
+              <ReachView
+                request={request}
+                reaches={reaches.value}
+                fresh={reaches.fresh}
+                aircraftId={aircraft.id}
+                onMove={(distanceM, bearingDeg) => move({ farthestM: distanceM, bearingDeg })}
+              />
+            </div>
+            <div className="way-below">
+              <TurnTableView table={wayHome.table} chargeNow={request.position.charge} />
+              <WaysOut answer={answer.value} reserve={reserveOf(aircraft)} band={band.value} />
+              <OwnActions answer={answer.value} />
+              <LiftOffCard
+                aircraft={aircraft}
+                battery={battery}
+                conditions={conditions}
+                turnBackCharge={band.value?.turnBackCharge ?? null}
+              />
+            </div>
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function reserveOf({ spec: sheet, policy }: AircraftRecord): number {
+  return chargeAtTouchdown(policy, spec(sheet, 'forcedLandingCharge'));
+}
+
+/** The answer in a sentence: by what charge to turn, or that it does not come home, and how the aircraft’s own call compares. */
+function Headline({ request, answer, band, aircraft }: WayHome & { readonly aircraft: AircraftRecord }) {
+  const { write } = useWriter();
+  const { distanceM, bearingDeg, charge } = request.position;
+  const where = `${write('distance', distanceM)} out at ${bearing(bearingDeg)}`;
+  if (!answer.ok)
+    return (
+      <div className="headline">
+        <h1>No answer from there</h1>
+        <p className="danger" role="alert">
+          <IconAlertTriangle size={15} aria-hidden /> <Say>{answer.refusal.message}</Say>
+        </p>
+      </div>
+    );
+  const { home, own } = answer.value;
+  const planned = band.value?.turnBackCharge ?? null;
+  const drift = home.notHome?.numbers.driftMps;
+  const isTooLate = planned !== null && charge < planned;
+  return (
+    <>
+      <div className={`headline${band.fresh ? '' : ' way-old'}`}>
+        <h1>
+          {drift !== undefined
+            ? 'It does not come home from there'
+            : planned === null
+              ? band.value
+                ? 'Do not plan to go there'
+                : 'Turn back …'
+              : `Turn back by ${Math.ceil(planned * 100)} %`}
+        </h1>
+        <p>
+          {where}, to touch down with {percent(reserveOf(aircraft))}
+        </p>
+        {drift !== undefined ? (
+          <p className="danger push">
+            <IconAlertTriangle size={15} aria-hidden /> at its return speed it drifts away at{' '}
+            {write('speed', drift, 1)}
+          </p>
+        ) : (
+          own?.lateByS != null && (
+            <p className={own.lateByS > 0 ? 'danger push' : 'push'}>
+              {own.lateByS > 0 && <IconAlertTriangle size={15} aria-hidden />} The aircraft’s own call waits
+              until {percent(own.charge)}:{' '}
+              {own.lateByS > 0 ? `${minutesAndSeconds(own.lateByS)} too late in this wind` : 'early enough'}
+            </p>
+          )
+        )}
+      </div>
+      {drift !== undefined ? (
+        <p className="way-now">What still comes home, and what does not, stands below with its cautions.</p>
+      ) : (
+        <p className="way-now">
+          {isTooLate && (
+            <b className="danger way-over">
+              <IconAlertTriangle size={14} aria-hidden /> The time to turn is over: come home now.
+            </b>
+          )}{' '}
+          From there now, with {percent(charge)}:{' '}
+          {home.touchdownCharge === null ? (
+            <b className="danger">the pack gives out on the way</b>
+          ) : (
+            <>
+              home with <b>{percent(home.touchdownCharge)}</b>
+              {band.value && ` (${bandOf(band.value.touchdownCharge)})`} after{' '}
+              <b>{minutesAndSeconds(home.timeS)}</b>, {home.energyWh.toFixed(1)} Wh
+            </>
+          )}
+          {own && (
+            <>
+              . Left to its own call it touches down with{' '}
+              <b>
+                {own.touchdownCharge === null
+                  ? 'nothing: it does not get home'
+                  : percent(own.touchdownCharge)}
+              </b>
+            </>
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+function bandOf({ p10, p90 }: { readonly p10: number | null; readonly p90: number | null }): string {
+  if (p90 === null) return 'nine in ten do not come home';
+  return p10 === null
+    ? `up to ${percent(p90)}; one in ten does not come home`
+    : `${Math.round(p10 * 100)}–${percent(p90)}`;
+}
