@@ -93,6 +93,7 @@ test('landing places, things in the way from GeoJSON, return height and what is 
   await page.getByLabel('Direction', { exact: true }).fill('60');
   await expect(page.locator('.way-outs').first()).toContainText('Land at the lay-by, 20 m from here');
   await page.getByLabel('Under it').selectOption('water');
+  await expect(page.getByText('Water under it: what comes down on the way is lost.')).toBeVisible();
   await expect(page.locator('.way-outs').first()).toContainText('there is water under it');
   await expect(page.locator('.way-outs').nth(1)).toContainText('it comes down on water');
 

@@ -1,4 +1,4 @@
-import { getTimes } from 'suncalc';
+import { getPosition, getTimes } from 'suncalc';
 
 /** A place on the ground in degrees, north and east positive. */
 export interface Coordinates {
@@ -34,4 +34,19 @@ export function sunTimes(at: string, { latitudeDeg, longitudeDeg }: Coordinates)
     dusk: iso(times.dusk),
     always: times.alwaysUp ? 'up' : times.alwaysDown ? 'down' : null,
   };
+}
+
+export type Light = 'night' | 'twilight' | 'low sun' | 'day';
+
+/** The sun's centre stands here when its upper edge rises, refraction included (Meeus, ch. 15); then the two limits above. */
+const risesAtDeg = -0.833;
+const civilDeg = -6;
+const lowDeg = 6;
+
+/** The light at an instant, by the sun's height. */
+export function lightAt(at: string, { latitudeDeg, longitudeDeg }: Coordinates): Light {
+  const { altitude } = getPosition(new Date(at), latitudeDeg, longitudeDeg);
+  if (altitude > lowDeg) return 'day';
+  if (altitude > risesAtDeg) return 'low sun';
+  return altitude > civilDeg ? 'twilight' : 'night';
 }

@@ -5,7 +5,7 @@ import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
 import { takeoffCharge } from '../battery/standing';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
-import { usualReturnHeightM } from '../reserve/returnHome';
+import { countdownS, usualReturnHeightM } from '../reserve/returnHome';
 import { daysInWords, minutesAndSeconds } from '../units/clock';
 import type { FlightEvent } from './events';
 import type { Reckoning } from './reckon';
@@ -24,6 +24,8 @@ const notFullCharge = 0.9;
 const worthSaying = 0.02;
 const wornHealth = 0.85;
 const frostReserveCharge = 0.3;
+/** An own call that comes later than this is told. */
+const worthACallS = 30;
 /** Below this the aircraft’s still-air reckoning is near enough. */
 const stillMps = 2;
 
@@ -71,11 +73,11 @@ export function cautions(
     ownPrompt !== undefined &&
       turnBack !== undefined &&
       !isTestOnly(policy) &&
-      ownPrompt.timeS > turnBack.timeS + 30 &&
+      ownPrompt.timeS + countdownS > turnBack.timeS + worthACallS &&
       air.windMps > stillMps &&
       ofFlight(
         'own-return-late',
-        `The aircraft’s own call to return reckons with still air: it comes ${minutesAndSeconds(ownPrompt.timeS - turnBack.timeS)} after yours`,
+        `The aircraft’s own call to return reckons with still air: it sets off ${minutesAndSeconds(ownPrompt.timeS + countdownS - turnBack.timeS)} after you should`,
       ),
     isInGroundEffect(flight.heightM, diameterM) &&
       ofFlight(

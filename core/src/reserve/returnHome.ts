@@ -24,6 +24,9 @@ export const positionRanges = {
 /** Assumed where the pilot does not say; above most trees and houses. */
 export const usualReturnHeightM = 30;
 
+/** The aircraft asks to come home, and sets off after ten seconds unless it is told otherwise (common practice). */
+export const countdownS = 10;
+
 export const returnPriors = {
   landingAllowanceS: {
     value: 20,

@@ -3,13 +3,10 @@ import { gaugeOf } from '../battery/gauge';
 import type { PackState } from '../battery/pack';
 import { ownReturnCharge } from '../estimate/reckon';
 import { momentAtCharge } from '../flight/drain';
-import { type ReturnLeg, returnLegs, waitLeg } from '../reserve/returnHome';
+import { countdownS, type ReturnLeg, returnLegs, waitLeg } from '../reserve/returnHome';
 import { flightEnd } from '../reserve/turnBack';
 import type { Refusal } from '../units/outcome';
 import { type FlownLeg, flown, type Situation, touchdownCharge } from './situation';
-
-/** The aircraft asks, and flies home after ten seconds unless it is told otherwise (common practice). */
-export const countdownS = 10;
 
 /** The way home begun now, by the aircraft's own rules. */
 export interface ReturnNow {

@@ -2,7 +2,8 @@ import type { GroundBelow } from '../air/obstacle';
 import { spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { momentAtCharge } from '../flight/drain';
-import { countdownS, type OwnReturn } from './returnNow';
+import { countdownS } from '../reserve/returnHome';
+import type { OwnReturn } from './returnNow';
 import type { Situation } from './situation';
 
 /** What the aircraft will do by itself if it is flown on: when, at what gauge, and what. */

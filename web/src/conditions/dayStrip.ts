@@ -1,7 +1,5 @@
-import { type Coordinates, type HourlyWeather, type SunTimes, sunTimes } from '@acorn-tally/core';
+import { type Coordinates, type HourlyWeather, type Light, lightAt, sunTimes } from '@acorn-tally/core';
 import dayjs from 'dayjs';
-
-export type Light = 'night' | 'twilight' | 'low sun' | 'day';
 
 /** Part of a day in one light; minutes since midnight. */
 export interface LightSpan {
@@ -49,17 +47,8 @@ export function lightOfDay(day: string, coordinates: Coordinates): LightSpan[] {
   return bounds.slice(1).flatMap((toMin, i) => {
     const fromMin = bounds[i] as number;
     const middle = start.add((fromMin + toMin) / 2, 'minute').toISOString();
-    return toMin > fromMin ? [{ fromMin, toMin, light: lightAt(times, middle) }] : [];
+    return toMin > fromMin ? [{ fromMin, toMin, light: lightAt(middle, coordinates) }] : [];
   });
-}
-
-/** The light at an instant, from the sun times of its day. */
-function lightAt(times: SunTimes, at: string): Light {
-  const within = (from: string | null, to: string | null) =>
-    from !== null && to !== null && Date.parse(at) >= Date.parse(from) && Date.parse(at) < Date.parse(to);
-  if (times.always === 'up' || within(times.lowUntil, times.lowFrom)) return 'day';
-  if (within(times.rise, times.set)) return 'low sun';
-  return within(times.dawn, times.dusk) ? 'twilight' : 'night';
 }
 
 /** When the light changes, in words, in the order of the day; empty in the endless night or day. */

@@ -20,7 +20,7 @@ const sizePx = 300;
 const middle = sizePx / 2;
 const radiusPx = 122;
 /** The circle shows the places in it legibly; a reach beyond it is cut at its rim. */
-const mostOverPlaces = 2.5;
+const mostOverPlaces = 3.2;
 const [dragDistanceM, dragBearingDeg] = [5, 5];
 
 /** How far it may be in each direction: with this wind, and in still air; home in the middle, north up. */
@@ -142,7 +142,10 @@ export function ReachView({ request, reaches, fresh, aircraftId, onMove }: Props
       </svg>
       <ul className="chart-key way-key">
         <li className="key-wind">in this wind, from {bearing(wind)}</li>
-        <li className="key-still">in still air</li>
+        <li className="key-still">
+          in still air
+          {inStillAir.length > 0 && Math.min(...inStillAir) > farM && `: over ${write('distance', farM)}`}
+        </li>
       </ul>
     </section>
   );

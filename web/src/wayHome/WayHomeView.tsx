@@ -95,15 +95,24 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
               />
             </div>
             <div className="way-below">
-              <TurnTableView table={wayHome.table} chargeNow={request.position.charge} />
-              <WaysOut answer={answer.value} reserve={reserveOf(aircraft)} band={band.value} />
-              <OwnActions answer={answer.value} />
-              <LiftOffCard
-                aircraft={aircraft}
-                battery={battery}
-                conditions={conditions}
-                turnBackCharge={band.value?.turnBackCharge ?? null}
-              />
+              <div className="way-column">
+                <TurnTableView table={wayHome.table} chargeNow={request.position.charge} />
+                <LiftOffCard
+                  aircraft={aircraft}
+                  battery={battery}
+                  conditions={conditions}
+                  turnBackCharge={band.value?.turnBackCharge ?? null}
+                />
+              </div>
+              <div className="way-column">
+                <WaysOut
+                  answer={answer.value}
+                  reserve={reserveOf(aircraft)}
+                  band={band.value}
+                  below={request.below ?? null}
+                />
+                <OwnActions answer={answer.value} />
+              </div>
             </div>
           </>
         )}

@@ -1,4 +1,5 @@
-import { minutesAndSeconds, type ReturnAnswer, type ReturnBand } from '@acorn-tally/core';
+import { type GroundBelow, minutesAndSeconds, type ReturnAnswer, type ReturnBand } from '@acorn-tally/core';
+import { IconAlertTriangle } from '@tabler/icons-react';
 import { percent } from '../charts/reading';
 import { Say } from '../fields/Say';
 import { inHundred } from '../minutes/BatteryRow';
@@ -7,10 +8,11 @@ interface Props {
   readonly answer: ReturnAnswer;
   readonly reserve: number;
   readonly band: ReturnBand | null;
+  readonly below: GroundBelow | null;
 }
 
 /** What can be done if it will not come home, most charge left first, each with its caution. */
-export function WaysOut({ answer, reserve, band }: Props) {
+export function WaysOut({ answer, reserve, band, below }: Props) {
   const isNeeded = !answer.feasible || (answer.home.touchdownCharge ?? 0) < reserve;
   return (
     <section>
@@ -18,6 +20,14 @@ export function WaysOut({ answer, reserve, band }: Props) {
       {band && band.chanceNotHome >= 0.01 && (
         <p className="panel-note">
           From there, with what it has, {inHundred(band.chanceNotHome)} do not come home by themselves.
+        </p>
+      )}
+      {(below === 'water' || below === 'people') && (
+        <p className="danger way-below-it">
+          <IconAlertTriangle size={14} aria-hidden />
+          {below === 'water'
+            ? 'Water under it: what comes down on the way is lost. Hold back more.'
+            : 'People under it: nothing may come down on the way. Do not fly over them.'}
         </p>
       )}
       <ol className="way-outs">
