@@ -116,7 +116,13 @@ test('landing places, things in the way from GeoJSON, return height and what is 
   });
   await expect(page.getByText('1 added; left out: pond (it has no height).')).toBeVisible();
   await expect(page.getByRole('button', { name: /^silo/ })).toBeVisible();
+  await page.getByLabel('Distance out', { exact: true }).fill('300');
+  await page.getByLabel('Height', { exact: true }).fill('20');
+  await expect(page.locator('.way-now')).toContainText(
+    'what stands on the way needs 50 m: raise the return height',
+  );
   await page.getByRole('button', { name: 'Set the return height to 50 m' }).press('Enter');
+  await expect(page.locator('.way-now')).not.toContainText('raise the return height');
   await expect(page.getByLabel('Set on the aircraft')).toHaveValue('50');
   await page.getByLabel('GeoJSON file').setInputFiles({
     name: 'no.geojson',

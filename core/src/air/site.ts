@@ -17,6 +17,15 @@ export interface Site {
   readonly below?: GroundBelow | null;
 }
 
+/** Height of the tallest thing that is known of at a place, m; null where nothing is. */
+export function tallestThingM({ tallestM, obstacles }: Pick<Site, 'tallestM' | 'obstacles'>): number | null {
+  const heights = [
+    ...(tallestM == null ? [] : [tallestM]),
+    ...(obstacles ?? []).map(({ heightM }) => heightM),
+  ];
+  return heights.length === 0 ? null : Math.max(...heights);
+}
+
 export const siteRanges = {
   latitudeDeg: { label: 'Latitude', unit: '°', siPerUnit: 1, min: -90, max: 90, step: 0.1 },
   longitudeDeg: { label: 'Longitude', unit: '°', siPerUnit: 1, min: -180, max: 180, step: 0.1 },

@@ -1,5 +1,5 @@
 import { clearanceM, suggestedReturnHeight } from '../air/obstacle';
-import { usualCeilingM } from '../air/site';
+import { tallestThingM, usualCeilingM } from '../air/site';
 import { spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
@@ -87,7 +87,7 @@ export function cautions(
     aboveCeiling(flight.heightM, request.site?.ceilingM ?? null),
     lowReturn(
       flight.returnHeightM ?? usualReturnHeightM,
-      request.site?.tallestM ?? null,
+      tallestThingM(request.site ?? {}),
       request.site?.ceilingM ?? null,
     ),
     conditions.airTemperatureC < 0 &&

@@ -33,7 +33,7 @@ export interface EstimateRequest {
   readonly flight: FlightPlan;
   readonly policy: Policy;
   /** For cautions only: the minutes do not depend on it. */
-  readonly site?: Pick<Site, 'tallestM' | 'ceilingM'> | null;
+  readonly site?: Pick<Site, 'tallestM' | 'ceilingM' | 'obstacles'> | null;
 }
 
 export const flightRanges = {

@@ -8,7 +8,7 @@ import { type ReturnHeightAdvice, returnHeightAdvice } from './returnHeight';
 import { type OwnReturn, type ReturnNow, returnNow, turnBackCharge, turnBackOf } from './returnNow';
 import { situationOf } from './situation';
 import { type OwnAction, timetable } from './timetable';
-import { type WayOut, waysOut } from './waysOut';
+import { lowOwnHeight, type WayOut, waysOut } from './waysOut';
 
 /** The middle answer, which follows the hand; its band takes the draws. */
 export interface ReturnAnswer {
@@ -21,6 +21,8 @@ export interface ReturnAnswer {
   readonly returnHeight: ReturnHeightAdvice;
   readonly waysOut: readonly WayOut[];
   readonly timetable: readonly OwnAction[];
+  /** Why its own way home would hit something; null where it is clear. */
+  readonly tooLow: string | null;
 }
 
 /** How far off it may be: nine of ten touch down above p10. */
@@ -47,6 +49,7 @@ export function returnAnswer(request: ReturnRequest, tallestM: number | null = n
     returnHeight: returnHeightAdvice(situation.value, tallestM),
     waysOut: waysOut(situation.value),
     timetable: timetable(situation.value, turnBack.own),
+    tooLow: lowOwnHeight(situation.value),
   });
 }
 

@@ -30,37 +30,40 @@ export function waysOut(situation: Situation): WayOut[] {
   const usualMps = returnAirspeedMps(aircraft, coefficients);
   const pushedMps = spec(aircraft, 'returnSpeedPushedMps');
   const returnHeightM = flight.flight.returnHeightM as number;
-  const highM = Math.max(position.heightM, returnHeightM);
-  const lowM = lowestHomeM(situation);
+  const ownM = Math.max(position.heightM, returnHeightM);
+  const clearM = clearHomeM(situation);
   const home = (heightM: number, airspeedMps: number): Cruise => ({
     distanceM: position.distanceM,
     trackDeg: position.bearingDeg + 180,
     heightM,
     airspeedMps,
   });
-  const canComeDown = lowM < position.heightM;
+  const handM = Math.max(position.heightM, clearM);
+  const canComeDown = clearM < position.heightM;
   const ways = [
     wayOut(
       situation,
       'go-now',
       'Come home now instead of waiting',
-      home(highM, usualMps),
-      'the aircraft’s own way home',
+      home(ownM, usualMps),
+      lowOwnHeight(situation) ?? 'the aircraft’s own way home',
     ),
     pushedMps > usualMps &&
       wayOut(
         situation,
         'push',
-        `Push to ${metres(pushedMps)} m/s`,
-        home(position.heightM, pushedMps),
+        position.heightM < clearM
+          ? `Rise to ${metres(clearM)} m and push to ${metres(pushedMps)} m/s`
+          : `Push to ${metres(pushedMps)} m/s`,
+        home(handM, pushedMps),
         `keep the stick forward all the way; ${byHand}`,
       ),
     canComeDown &&
       wayOut(
         situation,
         'come-down',
-        `Come down to ${metres(lowM)} m, where there is less wind`,
-        home(lowM, usualMps),
+        `Come down to ${metres(clearM)} m, where there is less wind`,
+        home(clearM, usualMps),
         byHand,
       ),
     canComeDown &&
@@ -68,8 +71,8 @@ export function waysOut(situation: Situation): WayOut[] {
       wayOut(
         situation,
         'push-low',
-        `Come down to ${metres(lowM)} m and push to ${metres(pushedMps)} m/s`,
-        home(lowM, pushedMps),
+        `Come down to ${metres(clearM)} m and push to ${metres(pushedMps)} m/s`,
+        home(clearM, pushedMps),
         byHand,
       ),
     ...(request.landingPlaces ?? []).map((place) => elsewhere(situation, place, usualMps)),
@@ -77,11 +80,19 @@ export function waysOut(situation: Situation): WayOut[] {
   return ways.sort((a, b) => (b.touchdownCharge ?? -1) - (a.touchdownCharge ?? -1));
 }
 
-/** How low it may fly home: the tallest thing between here and home, and its clearance; never above where it is. */
-export function lowestHomeM({ request }: Situation): number {
+/** How low it may fly home: the tallest thing between here and home, and its clearance. */
+export function clearHomeM({ request }: Situation): number {
   const { position, obstacles } = request;
-  const tallest = tallestWithinM(obstacles ?? [], position.distanceM);
-  return Math.min(position.heightM, tallest + clearanceM);
+  return tallestWithinM(obstacles ?? [], position.distanceM) + clearanceM;
+}
+
+/** Why the aircraft's own way home would hit something: it flies at its own height, whatever stands there. Null where it is clear. */
+export function lowOwnHeight(situation: Situation): string | null {
+  const { position } = situation.request;
+  const ownM = Math.max(position.heightM, situation.flight.flight.returnHeightM as number);
+  const clearM = clearHomeM(situation);
+  if (ownM >= clearM) return null;
+  return `it flies home at ${metres(ownM)} m, and what stands on the way needs ${metres(clearM)} m: raise the return height first`;
 }
 
 function elsewhere(situation: Situation, place: LandingPlace, airspeedMps: number): WayOut {
@@ -93,7 +104,7 @@ function elsewhere(situation: Situation, place: LandingPlace, airspeedMps: numbe
     'land-elsewhere',
     `Land at ${place.name}, ${Math.round(distanceM)} m from here`,
     cruise,
-    `only where nobody is, and you must fetch it${overWhat(below)}`,
+    `only where nobody is; mind what stands on that way${overWhat(below)}`,
   );
 }
 

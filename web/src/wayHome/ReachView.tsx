@@ -63,6 +63,8 @@ export function ReachView({ request, reaches, fresh, aircraftId, onMove }: Props
     const bearingDeg = (Math.round(degrees / dragBearingDeg) * dragBearingDeg + 360) % 360;
     onMove(Math.min(10_000, distanceM), bearingDeg);
   };
+  const beyond = (metres: readonly number[]) =>
+    metres.length > 0 && Math.min(...metres) > farM ? `: over ${write('distance', farM)}` : '';
   const here = at(position.distanceM, position.bearingDeg);
   const wind = conditions.wind.fromDeg;
   return (
@@ -141,10 +143,13 @@ export function ReachView({ request, reaches, fresh, aircraftId, onMove }: Props
         </g>
       </svg>
       <ul className="chart-key way-key">
-        <li className="key-wind">in this wind, from {bearing(wind)}</li>
+        <li className="key-wind">
+          in this wind, from {bearing(wind)}
+          {beyond(inWind)}
+        </li>
         <li className="key-still">
           in still air
-          {inStillAir.length > 0 && Math.min(...inStillAir) > farM && `: over ${write('distance', farM)}`}
+          {beyond(inStillAir)}
         </li>
       </ul>
     </section>

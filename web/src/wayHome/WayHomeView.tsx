@@ -139,7 +139,7 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
         </p>
       </div>
     );
-  const { home, own } = answer.value;
+  const { home, own, tooLow } = answer.value;
   const planned = band.value?.turnBackCharge ?? null;
   const drift = home.notHome?.numbers.driftMps;
   const isTooLate = planned !== null && charge < planned;
@@ -177,6 +177,11 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
         <p className="way-now">What still comes home, and what does not, stands below with its cautions.</p>
       ) : (
         <p className="way-now">
+          {tooLow && (
+            <b className="danger way-over">
+              <IconAlertTriangle size={14} aria-hidden /> By itself <Say>{tooLow}</Say>.
+            </b>
+          )}{' '}
           {isTooLate && (
             <b className="danger way-over">
               <IconAlertTriangle size={14} aria-hidden /> The time to turn is over: come home now.
@@ -185,6 +190,8 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
           From there now, with {percent(charge)}:{' '}
           {home.touchdownCharge === null ? (
             <b className="danger">the pack gives out on the way</b>
+          ) : home.touchdownCharge <= 0 ? (
+            <b className="danger">home only on what the gauge never shows: do not count on it</b>
           ) : (
             <>
               home with <b>{percent(home.touchdownCharge)}</b>
