@@ -44,6 +44,18 @@ export const openings: readonly Opening[] = [
     path: '/kit',
     open: (page) => page.getByRole('button', { name: 'Jay 1 in detail' }).click(),
   },
+  {
+    name: 'importing batteries',
+    path: '/kit',
+    open: async (page) => {
+      const text =
+        'battery,capacity mAh,cells,nominal V,full cell V\nJay 1,2350,2,7.7,4.4\nJay 8,much,2,7.7,4.4\n';
+      await page
+        .getByLabel('CSV file of batteries')
+        .setInputFiles({ name: 'packs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+      await expect(page.getByRole('dialog', { name: 'Import batteries' })).toContainText('Left out');
+    },
+  },
   { name: 'first steps', path: '/kit', empty: true },
   {
     name: 'way home',

@@ -116,18 +116,20 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
       {(problems.length > 0 || strange.length > 0) && (
         <>
           <h3 className="panel-part">Left out</h3>
-          <ul className="kit-problems" role="alert">
-            {problems.map(({ line, column, message }) => (
-              <li key={`${line} ${column}`}>
-                Line {line}, {column}: {message}
-              </li>
-            ))}
-            {strange.map(({ line, aircraft: name }) => (
-              <li key={line}>
-                Line {line}, aircraft: there is no “{name}” in your kit.
-              </li>
-            ))}
-          </ul>
+          <div role="alert">
+            <ul className="kit-problems">
+              {problems.map(({ line, column, message }) => (
+                <li key={`${line} ${column}`}>
+                  Line {line}, {column}: {message}
+                </li>
+              ))}
+              {strange.map(({ line, aircraft: name }) => (
+                <li key={line}>
+                  Line {line}, aircraft: there is no “{name}” in your kit.
+                </li>
+              ))}
+            </ul>
+          </div>
         </>
       )}
       <Button fullWidth mt="md" onClick={take} loading={busy} disabled={count === 0}>
