@@ -1,6 +1,6 @@
 import { expect, saved, test } from './fixtures';
 
-test('the hours of a day by pointer and keys: the weather of the hour, the sun, another day, one step to undo', async ({
+test('the hours of a day by pointer and keys: the weather of the hour, the sun, another day, and undo', async ({
   app,
   page,
 }) => {
@@ -31,6 +31,8 @@ test('the hours of a day by pointer and keys: the weather of the hour, the sun, 
   await expect(day).toContainText('20:00');
   await page.keyboard.press('Escape');
   await expect(ribbon).toContainText('Wed 25 Nov, 20:00');
+  await page.keyboard.press('Control+z');
+  await expect(ribbon).not.toContainText('Wed 25 Nov, 20:00');
   await saved(page);
 });
 

@@ -18,7 +18,7 @@ const fullDays = 3;
 
 /**
  * What to do with a pack that is not flown at once: about 60 % to store it, not full for days, not nearly empty (common
- * practice). `days` is how long it has stood.
+ * practice).
  */
 export function storageAdvice(pack: Battery): StorageAdvice {
   const charge = takeoffCharge(pack);

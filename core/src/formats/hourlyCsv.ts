@@ -7,10 +7,10 @@ import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 /** The columns of hourly weather: heading, unit in it, and the ways others head the same. */
 const columns = {
   at: ['time', 'date', 'datetime', 'hour', 'valid'],
-  temperature: ['temperature °c', 'temperature', 'temp', 'temp °c', 'air', 'temperature_2m'],
+  temperature: ['temperature °c', 'temperature', 'temp', 'temp °c', 'air'],
   humidity: ['humidity %', 'humidity', 'rh'],
   qnh: ['qnh hpa', 'qnh', 'pressure', 'pressure hpa'],
-  wind: ['wind m/s', 'wind', 'wind speed', 'windspeed_10m'],
+  wind: ['wind m/s', 'wind', 'wind speed'],
   gust: ['gust m/s', 'gust', 'gusts', 'wind gust'],
   from: ['from °', 'from', 'direction', 'wind direction', 'wind from'],
   readAt: ['read at m', 'read at', 'height'],

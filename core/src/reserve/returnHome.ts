@@ -165,7 +165,7 @@ export function progressAlong(
 }
 
 /** Aircraft do not come down to the return height: above it they stay. */
-export function heightOfReturn(
+function heightOfReturn(
   aircraft: Aircraft,
   from: Omit<Position, 'bearingDeg'>,
   returnHeightM: number,

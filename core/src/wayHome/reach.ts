@@ -3,13 +3,14 @@ import { cellChargeOf } from '../battery/gauge';
 import type { PackState } from '../battery/pack';
 import { type Coefficients, usualCoefficients } from '../estimate/request';
 import { flyLegs, type PowerLeg } from '../flight/legs';
+import { gustyPowerW } from '../flight/powertrain';
 import { chargeAtTouchdown } from '../reserve/policy';
 import {
-  heightOfReturn,
   legsAcross,
   progressAlong,
   type ReturnLeg,
   returnAirspeedMps,
+  returnLegs,
 } from '../reserve/returnHome';
 import { solveBetween } from '../statistics/solve';
 import { type Outcome, success } from '../units/outcome';
@@ -101,10 +102,7 @@ function longestCruise(
   const { pack, request } = situation;
   const rest = across(situation, fromHeightM, cruiseHeightM);
   const powerW = cruisePowerW(situation, cruiseHeightM);
-  const reserve = cellChargeOf(
-    chargeAtTouchdown(request.policy, spec(request.aircraft, 'forcedLandingCharge')),
-    pack.hidden,
-  );
+  const reserve = reserveCharge(situation);
   const spare = (durationS: number) => {
     const rise = rest.filter(({ kind }) => kind === 'rise');
     const down = rest.filter(({ kind }) => kind !== 'rise');
@@ -133,16 +131,9 @@ function across(
 }
 
 function cruisePowerW({ request, powertrain, atmosphere, coefficients }: Situation, heightM: number): number {
-  const cruise = {
-    distanceM: 1,
-    trackDeg: atmosphere(heightM).windFromDeg + 180,
-    heightM,
+  return gustyPowerW(powertrain, atmosphere(heightM), {
     airspeedMps: returnAirspeedMps(request.aircraft, coefficients),
-  };
-  const legs = legsAcross(request.aircraft, powertrain, atmosphere, heightM, cruise, coefficients);
-  const found = legs.ok ? legs.value.find(({ kind }) => kind === 'cruise') : undefined;
-  if (!found) throw new Error('Downwind there is always a way over ground.');
-  return found.powerW;
+  });
 }
 
 /** Nearer than the low-return radius the aircraft comes home lower, or lands where it is: that much is always allowed. */
@@ -154,31 +145,22 @@ function farthestM(situation: Situation, bearingDeg: number, { cruiseHeightM, cr
 
 /** How far it comes home by the near rules alone, m. */
 function nearM(situation: Situation, bearingDeg: number): number {
-  const { request, now, pack } = situation;
+  const { request, flight, powertrain, atmosphere, coefficients, now, pack } = situation;
   const { aircraft, position } = request;
-  const reserve = chargeAtTouchdown(request.policy, spec(aircraft, 'forcedLandingCharge'));
-  const floor = cellChargeOf(reserve, pack.hidden);
-  const radii = [spec(aircraft, 'lowReturnRadiusM'), spec(aircraft, 'landInPlaceRadiusM')];
+  const returnHeightM = flight.flight.returnHeightM as number;
   const isHome = (distanceM: number) => {
-    const heightM = heightOfReturn(aircraft, { distanceM, heightM: position.heightM }, 0);
-    const inPlace = distanceM <= spec(aircraft, 'landInPlaceRadiusM');
-    const legs = legsAcross(
-      aircraft,
-      situation.powertrain,
-      situation.atmosphere,
-      position.heightM,
-      {
-        distanceM: inPlace ? 0 : distanceM,
-        trackDeg: bearingDeg + 180,
-        heightM,
-        airspeedMps: returnAirspeedMps(aircraft, situation.coefficients),
-      },
-      situation.coefficients,
-    );
+    const there = { distanceM, bearingDeg, heightM: position.heightM };
+    const legs = returnLegs(aircraft, powertrain, atmosphere, there, returnHeightM, coefficients);
     const end = legs.ok && flyLegs(pack, legs.value, request.conditions.airTemperatureC, now);
-    return end && end.charge >= floor;
+    return end && end.charge >= reserveCharge(situation);
   };
+  const radii = [spec(aircraft, 'lowReturnRadiusM'), spec(aircraft, 'landInPlaceRadiusM')];
   return radii.find(isHome) ?? 0;
+}
+
+/** The cell charge to touch down with. */
+function reserveCharge({ request: { aircraft, policy }, pack }: Situation): number {
+  return cellChargeOf(chargeAtTouchdown(policy, spec(aircraft, 'forcedLandingCharge')), pack.hidden);
 }
 
 function farthestOutAndBackM(

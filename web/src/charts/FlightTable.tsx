@@ -1,6 +1,8 @@
 import { type Band, type Estimate, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
+import { Wide } from '../app/Wide';
+import { percent } from '../fields/percent';
 import { useWriter } from '../state/units';
-import { bandInWords, lastTimeS, percent, type Reading, readingAt } from './reading';
+import { bandInWords, lastTimeS, type Reading, readingAt } from './reading';
 
 interface Props {
   readonly label: string;
@@ -25,33 +27,34 @@ const eventWords: Record<FlightEvent['kind'], string> = {
 export function FlightTable({ label, estimate, band }: Props) {
   const { write } = useWriter();
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is reachable by keyboard (WCAG 2.1.1)
-    <section className="chart flight-table" tabIndex={0} aria-label={`${label}, minute by minute`}>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">time</th>
-            <th scope="col">charge</th>
-            <th scope="col">eight in ten</th>
-            <th scope="col">cell</th>
-            <th scope="col">pack</th>
-            <th scope="col">what happens</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rowsOf(estimate, band).map((row) => (
-            <tr key={`${row.timeS} ${row.event ?? ''}`}>
-              <th scope="row">{minutesAndSeconds(row.timeS)}</th>
-              <td>{percent(row.charge)}</td>
-              <td>{row.chargeBand ? bandInWords(row.chargeBand) : '–'}</td>
-              <td>{row.cellVoltageV.toFixed(2)} V</td>
-              <td>{row.packTemperatureC === null ? '–' : write('temperature', row.packTemperatureC)}</td>
-              <td>{row.event ? eventWords[row.event] : row.phase === 'flown' ? '' : row.phase}</td>
+    <div className="chart flight-table">
+      <Wide label={`${label}, minute by minute`}>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">time</th>
+              <th scope="col">charge</th>
+              <th scope="col">eight in ten</th>
+              <th scope="col">cell</th>
+              <th scope="col">pack</th>
+              <th scope="col">what happens</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
+          </thead>
+          <tbody>
+            {rowsOf(estimate, band).map((row) => (
+              <tr key={`${row.timeS} ${row.event ?? ''}`}>
+                <th scope="row">{minutesAndSeconds(row.timeS)}</th>
+                <td>{percent(row.charge)}</td>
+                <td>{row.chargeBand ? bandInWords(row.chargeBand) : '–'}</td>
+                <td>{row.cellVoltageV.toFixed(2)} V</td>
+                <td>{row.packTemperatureC === null ? '–' : write('temperature', row.packTemperatureC)}</td>
+                <td>{row.event ? eventWords[row.event] : row.phase === 'flown' ? '' : row.phase}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Wide>
+    </div>
   );
 }
 

@@ -1,4 +1,5 @@
 import { type Band, type Estimate, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
+import { percent } from '../fields/percent';
 import type { Writer } from '../state/units';
 import { eventOf } from './flightLines';
 
@@ -62,12 +63,6 @@ export function readingInWords(reading: Reading, write: Writer['write']): string
 
 export function bandInWords([low, high]: readonly [low: number, high: number]): string {
   return `${Math.round(low * 100)}–${percent(high)}`;
-}
-
-export function percent(charge: number): string {
-  return `${Math.round(charge * 100)
-    .toString()
-    .replace('-', '−')} %`;
 }
 
 /** Between which charges eight in ten flights are at a moment; null once the earliest of them are past the last mark. */

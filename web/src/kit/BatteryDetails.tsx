@@ -1,4 +1,11 @@
-import { type Battery, type BatteryRecord, chemistries, chemistryOf, ranges } from '@acorn-tally/core';
+import {
+  type Battery,
+  type BatteryRecord,
+  chemistries,
+  chemistryOf,
+  ranges,
+  usualDaysToStorage,
+} from '@acorn-tally/core';
 import dayjs from 'dayjs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
@@ -54,7 +61,7 @@ export function BatteryDetails({ battery, packNow }: Props) {
         stacked
         quantity={fields.daysToStorage}
         value={pack.daysToStorage ?? null}
-        assumed={5}
+        assumed={usualDaysToStorage}
         hint="0: keeps its charge"
         onChange={(daysToStorage) => changePack({ daysToStorage }, 'days to storage')}
       />

@@ -9,6 +9,7 @@ import {
   maxAirspeedMps,
   maxAirspeedRange,
   nameProblem,
+  priors,
   usualAuxiliaryPowerW,
   usualDragAreaM2,
   usualSpec,
@@ -135,12 +136,12 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
       {optional(
         'returnSpeedPushedMps',
         usualSpec.returnSpeedPushedMps,
-        'with the stick pushed forward; not planned with',
+        'with the stick pushed forward: a way out, not planned with',
       )}
       <h3 className="panel-part">What it does by itself</h3>
       {optional('lowWarningCharge', usualSpec.lowWarningCharge, 'when it first warns')}
       {optional('forcedLandingCharge', usualSpec.forcedLandingCharge, 'then it lands, wherever it is')}
-      {optional('hiddenCharge', 0.05, 'kept for emergencies, never planned')}
+      {optional('hiddenCharge', priors.hiddenCharge.value, 'kept for emergencies, never planned')}
       {optional('landInPlaceRadiusM', usualSpec.landInPlaceRadiusM, 'it does not come back, it comes down')}
       {optional('lowReturnRadiusM', usualSpec.lowReturnRadiusM, 'it does not climb to the return height')}
       {optional('lowReturnHeightM', usualSpec.lowReturnHeightM, 'to which it rises then')}

@@ -12,11 +12,11 @@ import {
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { Wide } from '../app/Wide';
-import { ChoiceField } from '../fields/ChoiceField';
+import { AircraftAndBattery } from '../fields/AircraftAndBattery';
+
 import { Say } from '../fields/Say';
 import { requestFor } from '../minutes/useEstimates';
-import { useChosen } from '../state/chosen';
-import { useAircraft, useBattery, useConditions, useFleet, useFlownBatteriesOf } from '../state/current';
+import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
 import { guesses } from './guesses';
 import { PowerChart } from './PowerChart';
@@ -53,23 +53,10 @@ interface ChooserProps {
 }
 
 function Chooser({ aircraft, batteries, battery }: ChooserProps) {
-  const all = useFleet();
-  const choose = useChosen((state) => state.choose);
   return (
     <aside className="desk-left" aria-label="Whose numbers">
       <h2>Whose numbers</h2>
-      <ChoiceField
-        label="Aircraft"
-        value={aircraft.id}
-        options={all.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
-      />
-      <ChoiceField
-        label="Battery"
-        value={battery.id}
-        options={batteries.map(({ id, label }) => ({ value: id, label }))}
-        onChange={(batteryId) => choose({ batteryId })}
-      />
+      <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
       <h2>In three sentences</h2>
       <p className="method-lead">
         The box tells how much power the aircraft takes. Physics tells what your air, wind, flying and battery

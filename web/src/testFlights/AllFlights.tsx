@@ -3,8 +3,9 @@ import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import { token } from '../charts/setup';
+import { percent } from '../fields/percent';
 import { medianMiss, type TestRow } from './useTests';
-import { howFlown, signedPercent, wholePercent } from './words';
+import { howFlown, signedPercent } from './words';
 
 /** Every test in one table and one plot: flown against estimated and against the box. */
 export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
@@ -36,7 +37,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
                 <td>{minutesAndSeconds(record.test.durationS)}</td>
                 <td>{comparison.estimatedS === null ? '–' : minutesAndSeconds(comparison.estimatedS)}</td>
                 <td>{comparison.missFraction === null ? '–' : signedPercent(comparison.missFraction)}</td>
-                <td>{wholePercent(comparison.boxFraction)}</td>
+                <td>{percent(comparison.boxFraction)}</td>
               </tr>
             ))}
           </tbody>

@@ -5,8 +5,8 @@ import { Line } from 'react-chartjs-2';
 import { chargeAxes } from '../charts/axes';
 import { bandDatasets, bandLabel } from '../charts/bandDatasets';
 import { token } from '../charts/setup';
+import { percent } from '../fields/percent';
 import type { TestRow } from './useTests';
-import { wholePercent } from './words';
 
 /** The estimated curve, what was read at the start and the end, and the straight line through both. */
 export function TestChart({ row: { record } }: { readonly row: TestRow }) {
@@ -72,7 +72,7 @@ function chartOf(record: TestRow['record']) {
       annotation: {
         annotations: {
           landed: words(
-            `landed ${minutesAndSeconds(test.durationS)} at ${wholePercent(test.endCharge)}`,
+            `landed ${minutesAndSeconds(test.durationS)} at ${percent(test.endCharge)}`,
             end,
             'spend-ink',
           ),
@@ -80,7 +80,7 @@ function chartOf(record: TestRow['record']) {
       },
     },
   };
-  const said = `Gauge against time: ${wholePercent(test.startCharge)} at lift-off, ${wholePercent(test.endCharge)} after ${minutesAndSeconds(test.durationS)}; the straight line through both reaches 0 % at ${minutesAndSeconds(zero.x * 60)}.`;
+  const said = `Gauge against time: ${percent(test.startCharge)} at lift-off, ${percent(test.endCharge)} after ${minutesAndSeconds(test.durationS)}; the straight line through both reaches 0 % at ${minutesAndSeconds(zero.x * 60)}.`;
   return { data, options, words: said };
 }
 

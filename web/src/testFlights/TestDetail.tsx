@@ -1,12 +1,13 @@
 import { liftOffChecks, minutesAndSeconds, straightLine } from '@acorn-tally/core';
 import dayjs from 'dayjs';
+import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { useRecords } from '../state/records';
 import { checkNames } from '../wayHome/checkNames';
 import { TestChart } from './TestChart';
 import type { TestRow } from './useTests';
-import { howFlown, signedPercent, wholePercent } from './words';
+import { howFlown, signedPercent } from './words';
 
 /** One test: its headline, the estimated curve with what was read, and three ways of reckoning it. */
 export function TestDetail({ row }: { readonly row: TestRow }) {
@@ -18,11 +19,11 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
     <>
       <div className="headline">
         <h1>
-          {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} to {wholePercent(test.endCharge)}
+          {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} to {percent(test.endCharge)}
         </h1>
         <p>
           <Say>
-            {`${dayjs(record.flownAt).format('D MMM YYYY')}, ${weather.airTemperatureC} °C, wind ${weather.wind.speedMps} m/s, ground ${weather.elevationM} m · ${wholePercent(test.startCharge)} at lift-off${test.startTemperatureC != null ? `, pack ${test.startTemperatureC} °C` : ''}`}
+            {`${dayjs(record.flownAt).format('D MMM YYYY')}, ${weather.airTemperatureC} °C, wind ${weather.wind.speedMps} m/s, ground ${weather.elevationM} m · ${percent(test.startCharge)} at lift-off${test.startTemperatureC != null ? `, pack ${test.startTemperatureC} °C` : ''}`}
           </Say>
         </p>
       </div>
@@ -104,7 +105,7 @@ function AllOfIt({ row: { record } }: { readonly row: TestRow }) {
             <tr key={way}>
               <th scope="row">{way}</th>
               <td>{minutesAndSeconds(seconds)} min</td>
-              <td>{wholePercent(seconds / boxS)}</td>
+              <td>{percent(seconds / boxS)}</td>
             </tr>
           ))}
         </tbody>
@@ -120,7 +121,7 @@ function ThisFlight({ row: { record, comparison } }: { readonly row: TestRow }) 
     seconds === null ? '–' : signedPercent(seconds / test.durationS - 1);
   return (
     <>
-      <h2 className="section-title test-second">This flight, to {wholePercent(test.endCharge)}</h2>
+      <h2 className="section-title test-second">This flight, to {percent(test.endCharge)}</h2>
       <table className="figures">
         <tbody>
           <tr>

@@ -2,13 +2,14 @@ import { minutesAndSeconds } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import dayjs from 'dayjs';
 import { useSearchParams } from 'react-router';
+import { percent } from '../fields/percent';
 import { useChosen } from '../state/chosen';
 import { useAircraft } from '../state/current';
 import { AllFlights } from './AllFlights';
 import { TestDetail } from './TestDetail';
 import { TestDrawer } from './TestDrawer';
 import { type TestRow, useTests } from './useTests';
-import { howFlown, signedPercent, wholePercent } from './words';
+import { howFlown, signedPercent } from './words';
 import './testFlights.css';
 
 /** What was flown, held against the estimate made for it and against the box. */
@@ -90,7 +91,7 @@ function TestItem({ row, chosen, onChoose }: ItemProps) {
         </b>
         <small>
           {dayjs(record.flownAt).format('D MMM')} · {minutesAndSeconds(test.durationS)} to{' '}
-          {wholePercent(test.endCharge)}
+          {percent(test.endCharge)}
         </small>
       </button>
     </li>

@@ -19,8 +19,6 @@ export function howFlown({ test }: Pick<TestFlightContent, 'test'>): string {
   return isHover(test.pattern) ? pattern : `${test.mode ?? 'normal'}, ${pattern}`;
 }
 
-export const wholePercent = (fraction: number) => `${Math.round(fraction * 100)} %`;
-
 export function signedPercent(fraction: number): string {
   const percent = Math.round(fraction * 100);
   if (percent === 0) return '0 %';

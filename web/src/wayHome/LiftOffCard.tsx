@@ -12,8 +12,8 @@ import {
 } from '@acorn-tally/core';
 import { IconPrinter } from '@tabler/icons-react';
 import dayjs from 'dayjs';
-import { percent } from '../charts/reading';
 import { airAt } from '../conditions/air';
+import { percent } from '../fields/percent';
 import { packAtTheHour } from '../state/atTheHour';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';

@@ -1,17 +1,15 @@
 import {
   type Coordinates,
-  nameProblem,
   type Obstacle,
   type ObstaclesRead,
   type Outcome,
   obstacleRanges,
   readObstacles,
 } from '@acorn-tally/core';
-import { IconTrash } from '@tabler/icons-react';
 import { useRef, useState } from 'react';
 import { QuantityField } from '../fields/QuantityField';
-import { TextField } from '../fields/TextField';
 import { useWriter } from '../state/units';
+import { PlacedThings } from './PlacedThings';
 
 interface Props {
   readonly obstacles: readonly Obstacle[];
@@ -23,18 +21,8 @@ interface Props {
 /** What stands between here and there: entered by hand, or read from GeoJSON where home's coordinates are known. */
 export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
   const { write } = useWriter();
-  const [open, setOpen] = useState<number | null>(null);
   const [read, setRead] = useState<Outcome<ObstaclesRead> | null>(null);
   const input = useRef<HTMLInputElement>(null);
-  const set = (i: number, next: Obstacle | null) =>
-    onChange(obstacles.flatMap((one, k) => (k === i ? (next ?? []) : one)));
-  const add = () => {
-    onChange([
-      ...obstacles,
-      { name: `Thing ${obstacles.length + 1}`, distanceM: 50, widthM: 20, heightM: 15 },
-    ]);
-    setOpen(obstacles.length);
-  };
   const importFile = async (file: File) => {
     if (!home) return;
     const outcome = readObstacles(await file.text(), home, bearingDeg);
@@ -44,59 +32,24 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
   };
   return (
     <>
-      <ul className="way-things">
-        {obstacles.map((one, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: two things may bear the same name; the place is what they are
-          <li key={i}>
-            <button
-              type="button"
-              className="way-thing"
-              aria-expanded={open === i}
-              onClick={() => setOpen(open === i ? null : i)}
-            >
-              <span>
-                {one.name}, {placeInWords(one, write)}
-              </span>
-              <b>{write('distance', one.heightM)}</b>
-            </button>
-            {open === i && (
-              <fieldset className="way-thing-fields" aria-label={one.name}>
-                <TextField
-                  stacked
-                  label="Name"
-                  value={one.name}
-                  problem={(text) => nameProblem('Name', text)}
-                  onChange={(name) => set(i, { ...one, name })}
-                />
-                {(['distanceM', 'widthM', 'heightM'] as const).map((field) => (
-                  <QuantityField
-                    key={field}
-                    stacked
-                    quantity={obstacleRanges[field]}
-                    value={one[field]}
-                    onChange={(value) => set(i, { ...one, [field]: value })}
-                  />
-                ))}
-                <button
-                  type="button"
-                  className="icon-button"
-                  aria-label={`Remove ${one.name}`}
-                  onClick={() => {
-                    set(i, null);
-                    setOpen(null);
-                  }}
-                >
-                  <IconTrash size={16} aria-hidden />
-                </button>
-              </fieldset>
-            )}
-          </li>
-        ))}
-      </ul>
-      <div className="way-add">
-        <button type="button" className="link" onClick={add}>
-          Add something
-        </button>
+      <PlacedThings
+        things={obstacles}
+        onChange={onChange}
+        line={(one) => [`${one.name}, ${placeInWords(one, write)}`, write('distance', one.heightM)]}
+        fields={(one, change) =>
+          (['distanceM', 'widthM', 'heightM'] as const).map((field) => (
+            <QuantityField
+              key={field}
+              stacked
+              quantity={obstacleRanges[field]}
+              value={one[field]}
+              onChange={(value) => change({ [field]: value })}
+            />
+          ))
+        }
+        fresh={(number) => ({ name: `Thing ${number}`, distanceM: 50, widthM: 20, heightM: 15 })}
+        addLabel="Add something"
+      >
         <button
           type="button"
           className="link"
@@ -119,7 +72,7 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
             event.target.value = '';
           }}
         />
-      </div>
+      </PlacedThings>
       {read && !read.ok && (
         <p className="field-problem" role="alert">
           {read.refusal.message}

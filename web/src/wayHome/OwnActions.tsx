@@ -1,6 +1,6 @@
 import { minutesAndSeconds, type ReturnAnswer } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
-import { percent } from '../charts/reading';
+import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 
 /** What the aircraft will do by itself in this flight, so that nobody is surprised. */

@@ -11,10 +11,10 @@ import {
   usualCeilingM,
   usualReturnHeightM,
 } from '@acorn-tally/core';
+import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { useChosen } from '../state/chosen';
-import { useFleet } from '../state/current';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { LandingPlaces } from './LandingPlaces';
@@ -34,7 +34,6 @@ const percentUnit = ranges.battery.startCharge;
 /** Where the aircraft will be, what stands in the way, and how high it comes home. */
 export function PlacePanel({ aircraft, batteries, battery, conditions, advice, onMove }: Props) {
   const edit = useRecords((state) => state.edit);
-  const fleet = useFleet();
   const { chargeThere, choose } = useChosen();
   const { write } = useWriter();
   const { flight } = aircraft;
@@ -44,18 +43,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
   return (
     <aside className="desk-left" aria-label="Where you will be">
       <h2>Where you will be</h2>
-      <ChoiceField
-        label="Aircraft"
-        value={aircraft.id}
-        options={fleet.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
-      />
-      <ChoiceField
-        label="Battery"
-        value={battery.id}
-        options={batteries.map(({ id, label }) => ({ value: id, label }))}
-        onChange={(batteryId) => choose({ batteryId })}
-      />
+      <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
       <QuantityField
         quantity={ranges.flight.farthestM}
         label="Distance out"

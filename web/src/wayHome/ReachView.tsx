@@ -1,7 +1,7 @@
 import type { Reaches, ReturnRequest } from '@acorn-tally/core';
 import { type PointerEvent, useState } from 'react';
-import { percent } from '../charts/reading';
 import { bearing } from '../conditions/air';
+import { percent } from '../fields/percent';
 import { Switch } from '../fields/Switch';
 import { useShoot } from '../state/current';
 import { useWriter } from '../state/units';

@@ -4,12 +4,13 @@ import {
   type ConditionsRecord,
   chargeAtTouchdown,
   minutesAndSeconds,
+  type ReturnBand,
   spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo } from 'react';
-import { percent } from '../charts/reading';
 import { bearing } from '../conditions/air';
+import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { AddBattery } from '../kit/AddBattery';
 import { FirstSteps } from '../kit/FirstSteps';
@@ -146,15 +147,7 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
   return (
     <>
       <div className={`headline${band.fresh ? '' : ' way-old'}`}>
-        <h1>
-          {drift !== undefined
-            ? 'It does not come home from there'
-            : planned === null
-              ? band.value
-                ? 'Do not plan to go there'
-                : 'Turn back …'
-              : `Turn back by ${Math.ceil(planned * 100)} %`}
-        </h1>
+        <h1>{titleOf(drift !== undefined, band.value)}</h1>
         <p>
           {where}, to touch down with {percent(reserveOf(aircraft))}
         </p>
@@ -213,6 +206,13 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
       )}
     </>
   );
+}
+
+function titleOf(isLost: boolean, band: ReturnBand | null): string {
+  if (isLost) return 'It does not come home from there';
+  if (!band) return 'Turn back …';
+  if (band.turnBackCharge === null) return 'Do not plan to go there';
+  return `Turn back by ${Math.ceil(band.turnBackCharge * 100)} %`;
 }
 
 function bandOf({ p10, p90 }: { readonly p10: number | null; readonly p90: number | null }): string {

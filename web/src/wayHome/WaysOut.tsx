@@ -1,6 +1,6 @@
 import { type GroundBelow, minutesAndSeconds, type ReturnAnswer, type ReturnBand } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
-import { percent } from '../charts/reading';
+import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { inHundred } from '../minutes/BatteryRow';
 

@@ -63,14 +63,14 @@ export function useWayHome(request: ReturnRequest, tallestM: number | null): Way
     () => (wanted: AbortSignal) => reckoners.do((worker) => worker.reaches(request), wanted),
     [request],
   );
-  // The table does not depend on where the aircraft is, but for its height and how far the distances must go.
-  const { position, ...rest } = request;
-  const reachesTo = position.distanceM > 1000 ? position.distanceM : 1000;
-  const key = JSON.stringify([rest, position.heightM, reachesTo]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key is what it depends on
+  // The table is the same wherever the aircraft is, but for its height and how far the distances must go.
+  const { distanceM } = request.position;
+  const position = { ...request.position, distanceM: Math.max(1000, distanceM), bearingDeg: 0, charge: 1 };
+  const tableQuestion = JSON.stringify({ ...request, position });
   const askTable = useMemo(
-    () => (wanted: AbortSignal) => reckoners.do((worker) => worker.turnTable(request), wanted),
-    [key],
+    () => (wanted: AbortSignal) =>
+      reckoners.do((worker) => worker.turnTable(JSON.parse(tableQuestion) as ReturnRequest), wanted),
+    [tableQuestion],
   );
   return {
     request,
