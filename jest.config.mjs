@@ -16,9 +16,12 @@ const swc = (decorators, react) => [
 ];
 
 /** Packages that ship only ES modules are compiled as well. */
-const compiled = '/node_modules/(?!(@nestjs|metar-taf-parser|fast-check|pure-rand|drizzle-orm|@libsql)/)';
+const compiled = '/node_modules/(?!(@nestjs|@date-fns|fast-check|pure-rand|drizzle-orm|@libsql)/)';
 
 export default {
+  globalSetup: '<rootDir>/scripts/print-seed.mjs',
+  // Reckoning the example for a test server takes long on a busy machine, and no test is about time.
+  testTimeout: 60_000,
   projects: [
     {
       displayName: 'core',

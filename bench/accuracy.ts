@@ -1,4 +1,4 @@
-import { misses } from '../core/fixtures/measuredFlights';
+import { beyondBounds, misses } from '../core/fixtures/measuredFlights';
 import { median, minutesAndSeconds } from '../core/src/index';
 
 const percent = (fraction: number) => `${fraction >= 0 ? '+' : '−'}${Math.abs(fraction * 100).toFixed(1)} %`;
@@ -27,3 +27,8 @@ console.log(
   `\nmedian miss ${size(all.map((m) => m.missFraction))} over ${all.length} timings of ${new Set(all.map((m) => m.flight)).size} flights; ${insideCount} inside their band`,
 );
 console.log(`box minutes times the share of charge: ${size(all.map((m) => m.byShareS / m.flownS - 1))}`);
+
+const beyond = beyondBounds(all);
+for (const line of beyond) console.log(`beyond its bound: ${line}`);
+if (beyond.length === 0) console.log('every flight within its stated bound');
+process.exitCode = beyond.length === 0 ? 0 : 1;

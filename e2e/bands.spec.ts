@@ -47,7 +47,9 @@ test('more confidence and a measured wind change the band; the method tells the 
   await page.getByLabel('Confidence').fill('98');
   await expect.poll(plan).not.toBe(usual);
   await page.getByLabel('Confidence').fill('20');
-  await expect(page.getByRole('alert')).toHaveText('Confidence must be from 50 to 99 %, not 20 %.');
+  await expect(page.getByRole('alert')).toHaveText(
+    'Confidence must be from 50 to 99 %, not 20 %. Until then 90 % stands.',
+  );
   const [minutes] = /^\d+:\d\d/.exec(await page.locator('.row-chosen .row-minutes b').innerText()) ?? [''];
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Jay lasts longest at');

@@ -107,7 +107,9 @@ test('kit by keyboard alone: down a column, an aircraft doubled and taken back, 
   await expect(page.getByLabel('Cycles of Jay 2')).toBeFocused();
   await expect(page.getByLabel('Cycles of Jay 2')).toHaveValue('21');
   await page.keyboard.type('many');
-  await expect(page.getByRole('alert')).toHaveText('Cycles: a number is needed, not “many”.');
+  await expect(page.getByRole('alert')).toHaveText(
+    'Cycles: a number is needed, not “many”. Until then 21 stands.',
+  );
   await page.keyboard.press('Tab');
 
   await page.getByRole('button', { name: 'Double' }).press('Enter');

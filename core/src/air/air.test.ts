@@ -53,7 +53,7 @@ test('wind read among the trees is refused, not scaled; calm needs no scaling', 
     atmosphereOver({ ...farmland, wind: { speedMps, fromDeg: 0, readingHeightM: 2 } }, nominal(airPriors));
   const windy = read(3);
   expect(!windy.ok && windy.refusal.code).toBe('wind-reading-sheltered');
-  expect(!windy.ok && windy.refusal.numbers.leastReadingHeightM).toBe(5);
+  expect(!windy.ok && windy.refusal.values.leastReadingHeightM).toBe(5);
   expect(read(0).ok).toBe(true);
 });
 

@@ -27,13 +27,21 @@ export const conditionsRanges = {
   elevationM: { label: 'Ground elevation', unit: 'm', siPerUnit: 1, min: -430, max: 6000, step: 10 },
   qnhHpa: { label: 'QNH', unit: 'hPa', siPerUnit: 1, min: 870, max: 1085, step: 1 },
   relativeHumidity: { label: 'Humidity', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 5 },
-  roughnessM: { label: 'Roughness', unit: 'm', siPerUnit: 1, min: 0.0002, max: 2, step: 0.05 },
+  roughnessM: {
+    label: 'Roughness',
+    unit: 'm',
+    siPerUnit: 1,
+    min: 0.0002,
+    max: 2,
+    step: 0.05,
+    digits: 4,
+  },
 } as const satisfies Record<string, Quantity>;
 
 export const windRanges = {
   speedMps: { label: 'Wind', unit: 'm/s', siPerUnit: 1, min: 0, max: 40, step: 0.5 },
   gustMps: { label: 'Gust', unit: 'm/s', siPerUnit: 1, min: 0, max: 60, step: 0.5 },
-  fromDeg: { label: 'Wind from', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10 },
+  fromDeg: { label: 'Wind from', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10, compass: true },
   readingHeightM: { label: 'Wind read at', unit: 'm', siPerUnit: 1, min: 0.5, max: 200, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
@@ -49,6 +57,9 @@ export interface AirAtHeight {
 
 /** Gives the air at any height over the place, SI. */
 export type Atmosphere = (heightM: number) => AirAtHeight;
+
+/** A forecast or an aerodrome gives the wind for this height (WMO No. 8). */
+export const forecastHeightM = 10;
 
 /** Assumed where the pilot does not say; half-way, and worth under 1 % of density below 30 °C. */
 const usualHumidity = 0.6;
@@ -78,8 +89,12 @@ export function atmosphereOver(conditions: Conditions, coefficients: AirCoeffici
   if (wind.speedMps > 0 && isSheltered(wind.readingHeightM, roughnessM)) {
     return refuse(
       'wind-reading-sheltered',
-      `Wind read at ${wind.readingHeightM} m is too sheltered here to say what blows higher up: read it at ${lowestScalableM(roughnessM)} m or more, or use a forecast for 10 m.`,
-      { readingHeightM: wind.readingHeightM, leastReadingHeightM: lowestScalableM(roughnessM) },
+      'Wind read at {readingHeightM} is too sheltered here to say what blows higher up: read it at {leastReadingHeightM} or more, or use a forecast for {forecastHeightM}.',
+      {
+        readingHeightM: wind.readingHeightM,
+        leastReadingHeightM: lowestScalableM(roughnessM),
+        forecastHeightM,
+      },
     );
   }
   const deviationMps = windDeviationMps(

@@ -4,6 +4,8 @@ import { siteRanges } from './site';
 import type { Coordinates } from './sun';
 
 const part = String.raw`([-+−]?\d{1,3}(?:\.\d+)?)\s*°?\s*(?:(\d{1,2}(?:\.\d+)?)\s*['′]\s*)?(?:(\d{1,2}(?:\.\d+)?)\s*["″]\s*)?([NSEW])?`;
+/** Longer than any coordinates are written. */
+const longest = 80;
 const pair = new RegExp(`^${part}[\\s,;]+${part}$`, 'i');
 
 /**
@@ -11,16 +13,18 @@ const pair = new RegExp(`^${part}[\\s,;]+${part}$`, 'i');
  * and seconds: "54.52, -2.81", "54.52 N 2.81 W", "54°31′12″N 2°48′36″W" (forms of ISO 6709, annex D).
  */
 export function readCoordinates(text: string): Outcome<Coordinates> {
-  const match = pair.exec(text.trim());
+  const match = text.length > longest ? null : pair.exec(text.trim());
   if (!match)
-    return refuse('coordinates', `Latitude and longitude are needed, as in 54.52, -2.81, not “${text}”.`);
+    return refuse('coordinates', 'Latitude and longitude are needed, as in 54.52, -2.81, not “{text}”.', {
+      text: text.slice(0, longest),
+    });
   const latitudeDeg = degrees(match.slice(1, 5), /[NS]/i);
   const longitudeDeg = degrees(match.slice(5, 9), /[EW]/i);
   if (latitudeDeg === null || longitudeDeg === null)
     return refuse('coordinates', 'Latitude comes first, with N or S; then longitude, with E or W.');
   const problem =
     violation(siteRanges.latitudeDeg, latitudeDeg) ?? violation(siteRanges.longitudeDeg, longitudeDeg);
-  return problem ? refuse('coordinates', problem) : success({ latitudeDeg, longitudeDeg });
+  return problem ? refuse('coordinates', '{problem}', { problem }) : success({ latitudeDeg, longitudeDeg });
 }
 
 function degrees(found: readonly (string | undefined)[], letters: RegExp): number | null {

@@ -15,6 +15,7 @@ export const gustPriors = {
 /**
  * Standard deviation of the wind in m/s: (gust − mean) / peak factor where a gust was read; else from the
  * turbulence intensity 1/ln(z/z0) of neutral air (Wieringa 1992). It hardly changes with height in the lowest 100 m.
+ * A gust weaker than the mean cannot be, so it does not count.
  */
 export function windDeviationMps(
   reading: {
@@ -25,6 +26,7 @@ export function windDeviationMps(
   },
   peakFactor: number,
 ): number {
-  if (reading.gustMps !== null) return Math.max(0, reading.gustMps - reading.meanMps) / peakFactor;
-  return reading.meanMps / Math.log(reading.heightM / reading.roughnessM);
+  const { gustMps, meanMps } = reading;
+  if (gustMps !== null && gustMps >= meanMps) return (gustMps - meanMps) / peakFactor;
+  return meanMps / Math.log(reading.heightM / reading.roughnessM);
 }

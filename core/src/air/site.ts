@@ -6,6 +6,8 @@ import type { Coordinates } from './sun';
 export interface Site {
   /** For the sun's times; null where the pilot gave none. */
   readonly coordinates?: Coordinates | null;
+  /** IANA name of the zone its clocks go by; by its coordinates where absent. */
+  readonly timeZone?: string | null;
   /** Height of the tallest thing within the working area, m above the ground. */
   readonly tallestM?: number | null;
   /** Greatest height allowed there, as the pilot read it in the local rules, m above the ground. */

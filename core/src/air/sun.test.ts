@@ -1,5 +1,7 @@
 import { Body, Observer, SearchAltitude, SearchRiseSet } from 'astronomy-engine';
-import { sunTimes } from './sun';
+import { clockTime } from '../units/timeZone';
+import { lightAt, sunTimes } from './sun';
+import { timeZoneAt, timeZoneOf } from './timeZoneOf';
 
 // Two general-purpose packages against each other; shared checks ask for one minute.
 test.each([
@@ -29,4 +31,58 @@ test('where the sun does not rise there is no time, and it says so', () => {
     rise: null,
     always: 'down',
   });
+});
+
+// Until 25 Nov 2026 the browser's clocks were used: a sunrise in Sydney stood in the evening.
+test.each([
+  ['Sydney in November', -33.87, 151.21, '2026-11-26', 5, 6],
+  ['Auckland at midwinter', -36.85, 174.76, '2026-06-21', 7, 8],
+  ['Ushuaia at midsummer', -54.8, -68.3, '2026-12-21', 4, 6],
+  ['Anchorage in spring', 61.2, -149.9, '2026-04-20', 5, 7],
+  ['Apia, on the other side of the date line', -13.8, -171.8, '2026-11-26', 5, 7],
+])(
+  'by the clocks of the place the sun rises in the morning and sets after it: %s',
+  (_, latitudeDeg, longitudeDeg, day, from, to) => {
+    const place = { latitudeDeg, longitudeDeg };
+    const zone = timeZoneAt(place);
+    const noon = new Date(Date.parse(`${day}T12:00:00Z`) - (longitudeDeg / 15) * 3_600_000).toISOString();
+    const { rise, set } = sunTimes(noon, place);
+    const hour = Number(clockTime(rise ?? '', zone).slice(11, 13));
+    expect(hour).toBeGreaterThanOrEqual(from);
+    expect(hour).toBeLessThan(to);
+    expect(clockTime(rise ?? '', zone).slice(0, 10)).toBe(clockTime(set ?? '', zone).slice(0, 10));
+    expect(clockTime(set ?? '', zone) > clockTime(rise ?? '', zone)).toBe(true);
+  },
+);
+
+test('midnight sun: no rise and no set, always up, and broad day at one in the night (Tromsø and McMurdo, by the almanac)', () => {
+  const tromso = { latitudeDeg: 69.65, longitudeDeg: 18.96 };
+  const mcMurdo = { latitudeDeg: -77.85, longitudeDeg: 166.67 };
+  expect(sunTimes('2026-06-21T10:44:00Z', tromso)).toMatchObject({ rise: null, set: null, always: 'up' });
+  expect(sunTimes('2026-11-26T00:53:00Z', mcMurdo)).toMatchObject({ rise: null, set: null, always: 'up' });
+  // The sun's least height there is 90° − 77.85° subtracted from its declination of 21.1°: 8.9° above the horizon.
+  expect(lightAt('2026-11-25T12:50:00Z', mcMurdo)).toBe('day');
+  expect(lightAt('2026-12-21T11:00:00Z', tromso)).not.toBe('day');
+  expect(sunTimes('2026-12-21T10:44:00Z', tromso)).toMatchObject({ rise: null, always: 'down' });
+});
+
+// IANA time zone database; places well inside their zones, and three on the borders of a day.
+test.each([
+  [54.52, -2.81, 'Europe/London'],
+  [-33.87, 151.21, 'Australia/Sydney'],
+  [-77.85, 166.67, 'Antarctica/McMurdo'],
+  [27.72, 85.32, 'Asia/Kathmandu'],
+  [21.31, -157.86, 'Pacific/Honolulu'],
+  [1.87, -157.43, 'Pacific/Kiritimati'],
+  [40.42, -3.7, 'Europe/Madrid'],
+])('the zone of %d, %d is %s', (latitudeDeg, longitudeDeg, zone) => {
+  expect(timeZoneAt({ latitudeDeg, longitudeDeg })).toBe(zone);
+});
+
+test('a chosen zone wins, one that no machine knows does not, and without a place it is the one given', () => {
+  const coordinates = { latitudeDeg: -33.87, longitudeDeg: 151.21 };
+  expect(timeZoneOf({ coordinates, timeZone: 'Australia/Perth' }, 'Europe/London')).toBe('Australia/Perth');
+  expect(timeZoneOf({ coordinates, timeZone: 'Middle/Earth' }, 'Europe/London')).toBe('Australia/Sydney');
+  expect(timeZoneOf(null, 'Europe/London')).toBe('Europe/London');
+  expect(timeZoneOf({}, 'Europe/London')).toBe('Europe/London');
 });

@@ -1,4 +1,4 @@
-import type { Assumed, ValuesOf } from '../units/assumed';
+import { type Assumed, because, type ValuesOf } from '../units/assumed';
 import { gravityMps2 } from '../units/physics';
 import type { Aircraft } from './aircraft';
 import { reversalPriors } from './turn';
@@ -21,22 +21,29 @@ export const airframePriors = {
     value: 1,
     spread: 0.2,
     kind: 'relative',
-    because:
-      'assumed: camera drones lie near 55 N/m², racing style near 135 N/m²; used only without a rotor diameter',
+    because: because(
+      'assumed: camera drones lie near {cameraNpm2}, racing style near {racingNpm2}; used only without a rotor diameter',
+      { cameraNpm2: 55, racingNpm2: 135 },
+    ),
     betterBy: 'rotor-diameter',
   },
   dragAreaRatio: {
     value: 1,
     spread: 0.25,
     kind: 'relative',
-    because: 'assumed: 0.0105 m² at 249 g, growing with frontal area as mass^(2/3)',
+    because: because('assumed: {areaM2} at {massKg}, growing with frontal area as mass^(2/3)', {
+      areaM2: 0.0105,
+      massKg: 0.249,
+    }),
     betterBy: 'fast-test',
   },
   auxiliaryPowerRatio: {
     value: 1,
     spread: 0.3,
     kind: 'relative',
-    because: 'assumed: avionics, gimbal and link draw about 4 W + 6 W per 0.9 kg',
+    because: because('assumed: avionics, gimbal and link draw about 4 W, and 6 W more for each {massKg}', {
+      massKg: 0.9,
+    }),
     betterBy: 'hover-test',
   },
   profileShareOfHover: {
@@ -52,7 +59,10 @@ export const airframePriors = {
     value: 0.012,
     spread: 0.3,
     kind: 'relative',
-    because: 'assumed: hovering small rotors; gives tip speeds near 60 m/s at 55 N/m²',
+    because: because('assumed: hovering small rotors; gives tip speeds near {tipMps} at {loadingNpm2}', {
+      tipMps: 60,
+      loadingNpm2: 55,
+    }),
     betterBy: 'fast-test',
   },
   ...reversalPriors,

@@ -24,6 +24,14 @@ export interface Battery {
   readonly startTemperatureC?: number | null;
 }
 
+/** Energy as the label gives it, Wh. */
+export function labelEnergyWh({
+  ratedCapacityMah,
+  nominalVoltageV,
+}: Pick<Battery, 'ratedCapacityMah' | 'nominalVoltageV'>): number {
+  return (ratedCapacityMah / 1000) * nominalVoltageV;
+}
+
 export const batteryRanges = {
   ratedCapacityMah: { label: 'Rated capacity', unit: 'mAh', siPerUnit: 1, min: 100, max: 60_000, step: 10 },
   nominalVoltageV: { label: 'Nominal voltage', unit: 'V', siPerUnit: 1, min: 3, max: 60, step: 0.1 },

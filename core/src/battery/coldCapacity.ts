@@ -1,12 +1,14 @@
-import type { Assumed } from '../units/assumed';
+import { type Assumed, because } from '../units/assumed';
 
 export const coldPriors = {
   capacityLossPerK: {
     value: 0.005,
     spread: 0.4,
     kind: 'relative',
-    because:
-      'assumed: data sheets show about 90 % of the charge at 0 °C and 80 % at −20 °C at moderate current (from memory)',
+    because: because(
+      'assumed: cells give about 90 % of their charge at {coolC} and 80 % at {coldC} at moderate current (from memory)',
+      { coolC: 0, coldC: -20 },
+    ),
     betterBy: 'cold-test',
   },
 } as const satisfies Record<string, Assumed>;

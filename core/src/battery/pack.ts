@@ -1,5 +1,5 @@
 import type { ValuesOf } from '../units/assumed';
-import type { Battery } from './battery';
+import { type Battery, labelEnergyWh } from './battery';
 import { coldCapacityFraction, coldPriors } from './coldCapacity';
 import { gaugePriors } from './gauge';
 import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
@@ -49,7 +49,7 @@ export function packOf(battery: Battery, hiddenCharge: number | null, coefficien
     warmCapacityAh: labelAh * health,
     capacityLossPerK: coefficients.capacityLossPerK,
     hidden: hiddenCharge ?? coefficients.hiddenCharge,
-    thermals: packThermals(labelAh * battery.nominalVoltageV, coefficients.packCoolingRatio),
+    thermals: packThermals(labelEnergyWh(battery), coefficients.packCoolingRatio),
     restVoltagesV: restVoltagesV(chemistryOf(battery), battery.fullCellVoltageV),
     resistance: cellResistance({ capacityAh: labelAh, health }, coefficients),
   };

@@ -1,4 +1,4 @@
-import type { Assumed } from '../units/assumed';
+import { type Assumed, because } from '../units/assumed';
 import { molarGasConstant } from '../units/physics';
 import { kelvin } from '../units/temperature';
 
@@ -7,16 +7,20 @@ export const resistancePriors = {
     value: 1,
     spread: 0.3,
     kind: 'relative',
-    because:
-      'assumed: 30 mΩ a cell at 2.25 Ah and 25 °C, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
+    because: because(
+      'assumed: {cellOhm} a cell at 2.25 Ah and {warmC}, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
+      { cellOhm: 0.03, warmC: 25 },
+    ),
     betterBy: 'cold-test',
   },
   activationEnergyJpmol: {
-    value: 20_000,
+    value: 25_000,
     spread: 0.25,
     kind: 'relative',
-    because:
-      'assumed: lithium cells lie between 15 and 30 kJ/mol; doubles the resistance from 25 °C to about 0 °C',
+    because: because(
+      'assumed: the electrolyte’s part of a cell’s resistance grows with 17 kJ/mol, the charge transfer’s with 44 to 53 (Ecker et al., J. Electrochem. Soc. 2015), and the more current, the less the second counts; from {warmC} to {coldC} it grows two and a half times',
+      { warmC: 25, coldC: 0 },
+    ),
     betterBy: 'cold-test',
   },
 } as const satisfies Record<string, Assumed>;

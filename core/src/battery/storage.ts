@@ -1,9 +1,9 @@
+import { type Sentence, sentence } from '../units/sentence';
 import type { Battery } from './battery';
 import { daysUntilStorage, takeoffCharge, usualDaysToStorage } from './standing';
 
-export interface StorageAdvice {
-  readonly code: 'stored' | 'sheds-itself' | 'full-too-long' | 'nearly-empty' | 'ready' | 'part-charged';
-  readonly message: string;
+export interface StorageAdvice
+  extends Sentence<'stored' | 'sheds-itself' | 'full-too-long' | 'nearly-empty' | 'ready' | 'part-charged'> {
   /** Whether something should be done. */
   readonly act: boolean;
 }
@@ -22,22 +22,27 @@ const fullDays = 3;
  */
 export function storageAdvice(pack: Battery): StorageAdvice {
   const charge = takeoffCharge(pack);
-  const percent = `${Math.round(charge * 100)} %`;
   const daysToStorage = pack.daysToStorage ?? usualDaysToStorage;
   const untilStorage = daysUntilStorage(charge, daysToStorage);
   if (charge < leastCharge)
-    return { code: 'nearly-empty', act: true, message: `At ${percent}: charge it to about 60 % soon` };
-  if (charge <= storedTo && charge >= storedFrom)
-    return { code: 'stored', act: false, message: 'At storage charge' };
+    return act(
+      sentence('nearly-empty', 'At {nowCharge}: charge it to about 60 % soon', { nowCharge: charge }),
+    );
+  if (charge <= storedTo && charge >= storedFrom) return leave(sentence('stored', 'At storage charge'));
   if (charge < storedFrom)
-    return { code: 'part-charged', act: true, message: `At ${percent}: bring it to about 60 % to store it` };
+    return act(
+      sentence('part-charged', 'At {nowCharge}: bring it to about 60 % to store it', { nowCharge: charge }),
+    );
   if (charge > fullCharge && untilStorage === null && (pack.daysSinceCharge ?? 0) >= fullDays)
-    return { code: 'full-too-long', act: true, message: 'Full for days: fly it, or bring it to about 60 %' };
+    return act(sentence('full-too-long', 'Full for days: fly it, or bring it to about 60 %'));
   if (untilStorage !== null && untilStorage > 0) {
-    return { code: 'sheds-itself', act: false, message: 'Sheds charge by itself down to storage' };
+    return leave(sentence('sheds-itself', 'Sheds charge by itself down to storage'));
   }
-  return { code: 'ready', act: false, message: 'Charged: fly it within days, or bring it to about 60 %' };
+  return leave(sentence('ready', 'Charged: fly it within days, or bring it to about 60 %'));
 }
+
+const act = (said: Sentence<StorageAdvice['code']>): StorageAdvice => ({ ...said, act: true });
+const leave = (said: Sentence<StorageAdvice['code']>): StorageAdvice => ({ ...said, act: false });
 
 /** When a pack will have brought itself to storage charge, in days from now; null if it never does, 0 if it is there. */
 export function storageInDays(pack: Battery): number | null {

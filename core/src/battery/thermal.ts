@@ -1,12 +1,14 @@
-import type { Assumed } from '../units/assumed';
+import { type Assumed, because } from '../units/assumed';
 
 export const thermalPriors = {
   packCoolingRatio: {
     value: 1,
     spread: 0.5,
     kind: 'relative',
-    because:
-      'assumed: about 0.6 of the pack’s surface in the rotors’ wash and the wind of flight, 5 m/s; and its mass and shape',
+    because: because(
+      'assumed: about 0.6 of the pack’s surface in the rotors’ wash and the wind of flight, {washMps}; and its mass and shape',
+      { washMps: 5 },
+    ),
     betterBy: 'cold-test',
   },
 } as const satisfies Record<string, Assumed>;

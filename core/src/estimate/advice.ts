@@ -1,13 +1,11 @@
 import { warmedInPocketC } from '../battery/pocketWarmth';
-import { minutesAndSeconds } from '../units/clock';
-import type { Caution } from './cautions';
+import { type Sentence, sentence } from '../units/sentence';
+import type { BatteryCautionCode, Caution } from './cautions';
 import { type Estimate, estimate } from './estimate';
 import { type Coefficients, type EstimateRequest, usualCoefficients } from './request';
 
 /** What to do about a battery, in a word, and what it gains of the minutes to spend; null where nothing is to be gained. */
-export interface Advice {
-  readonly code: string;
-  readonly message: string;
+export interface Advice extends Sentence<BatteryCautionCode> {
   readonly gainS: number | null;
 }
 
@@ -25,41 +23,59 @@ export function advice(
   now: Estimate,
   coefficients: Coefficients = usualCoefficients,
 ): Advice[] {
-  return now.cautions
-    .filter(({ about }) => about === 'battery')
-    .map((caution) => {
-      const remedy = remedies[caution.code]?.(request);
-      const better = remedy && estimate(remedy.request, coefficients);
-      const gainS = better?.ok ? better.value.usableS.p50 - now.usableS.p50 : 0;
-      return remedy && gainS >= leastGainS
-        ? {
-            code: caution.code,
-            message: `${remedy.words(caution)} gains about ${minutesAndSeconds(gainS)}`,
-            gainS,
-          }
-        : { code: caution.code, message: caution.message, gainS: null };
-    });
+  return now.cautions.filter(isOfBattery).map((caution) => {
+    const remedy = remedyFor(caution.code, request);
+    const better = remedy && estimate(remedy.request, coefficients);
+    const gainS = better?.ok ? better.value.usableS.p50 - now.usableS.p50 : 0;
+    const { code, template, values } = caution;
+    return remedy && gainS >= leastGainS
+      ? { ...remedy.words(caution, gainS), gainS }
+      : { code, template, values, gainS: null };
+  });
+}
+
+type BatteryCaution = Caution & Sentence<BatteryCautionCode>;
+
+function isOfBattery(caution: Caution): caution is BatteryCaution {
+  return caution.about === 'battery';
 }
 
 interface Remedy {
   readonly request: EstimateRequest;
-  words(caution: Caution): string;
+  words(caution: BatteryCaution, gainS: number): Sentence<BatteryCautionCode>;
 }
 
-const remedies: Readonly<Record<string, (request: EstimateRequest) => Remedy>> = {
-  'cold-pack': inThePocket,
-  'not-full': (request) => ({
+/** What may be done on the spot; wear and frost have no quick remedy. */
+function remedyFor(code: BatteryCautionCode, request: EstimateRequest): Remedy | null {
+  switch (code) {
+    case 'cold-pack':
+      return inThePocket(request);
+    case 'not-full':
+      return toppedUp(request);
+    case 'worn':
+    case 'frozen-pack':
+      return null;
+  }
+}
+
+function toppedUp(request: EstimateRequest): Remedy {
+  return {
     request: withBattery(request, { startCharge: toppedUpCharge, daysSinceCharge: null }),
-    words: ({ message }) => `${message}: topping up`,
-  }),
-};
+    words: (caution, gainS) =>
+      sentence('not-full', '{caution}: topping up gains about {gainS}', { caution, gainS }),
+  };
+}
 
 function inThePocket(request: EstimateRequest): Remedy {
   const fromC = request.battery.startTemperatureC ?? request.conditions.airTemperatureC;
   const startTemperatureC = warmedInPocketC(request.battery, fromC, pocketMin * 60);
   return {
     request: withBattery(request, { startTemperatureC }),
-    words: () => `Cold pack: ${pocketMin} min in a pocket`,
+    words: (_, gainS) =>
+      sentence('cold-pack', 'Cold pack: {pocketCount} min in a pocket gains about {gainS}', {
+        pocketCount: pocketMin,
+        gainS,
+      }),
   };
 }
 

@@ -10,7 +10,7 @@ export interface Band {
   readonly usableS: { readonly p10: number; readonly p90: number; readonly planned: number };
   readonly touchdownS: { readonly p10: number; readonly p90: number };
   /** The gauge to turn back at, so that the reserve is intact with the pilot's confidence. */
-  readonly turnBackCharge: { readonly p50: number; readonly planned: number };
+  readonly turnBackCharge: { readonly planned: number };
   /** Chance that a turn back at the planned minute touches down below what is held back. */
   readonly chanceBelowReserve: number;
   /** Share of draws in which the flight cannot be flown or does not come home at all. */
@@ -26,7 +26,7 @@ export interface Band {
  * the draws lie all to one side, the band is stretched to hold it.
  */
 export function bandOf(
-  middle: Pick<Estimate, 'usableS' | 'touchdownS' | 'takeoffCharge'>,
+  middle: Pick<Estimate, 'usableS' | 'touchdownS' | 'turnBackCharge' | 'takeoffCharge'>,
   flights: readonly DrawnFlight[],
   draws: readonly Draw[],
   confidence: number = usualConfidence,
@@ -37,7 +37,7 @@ export function bandOf(
   const touchdowns = flights.map(({ touchdownS }) => touchdownS);
   const [down10, down90] = quantiles(touchdowns, [0.1, 0.9]) as [number, number];
   const gauges = flights.map(({ turnBackCharge }) => turnBackCharge);
-  const [halfCharge, surelyCharge] = quantiles(gauges, [0.5, confidence]) as [number, number];
+  const [surelyCharge] = quantiles(gauges, [confidence]) as [number];
   const shareOf = (test: (flight: DrawnFlight) => boolean) => flights.filter(test).length / flights.length;
   const spreadS = p90 - p10;
   return {
@@ -50,7 +50,7 @@ export function bandOf(
       p10: Math.min(down10, middle.touchdownS.p50),
       p90: Math.max(down90, middle.touchdownS.p50),
     },
-    turnBackCharge: { p50: halfCharge, planned: surelyCharge },
+    turnBackCharge: { planned: Math.max(surelyCharge, middle.turnBackCharge.p50) },
     chanceBelowReserve: shareOf(({ latestS }) => latestS < planned || latestS === 0),
     chanceImpossible: shareOf(({ touchdownS }) => touchdownS === 0),
     sensitivity: sensitivityOf(usables, draws, spreadS),

@@ -6,19 +6,35 @@ import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffe
 import { takeoffCharge } from '../battery/standing';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
 import { countdownS, usualReturnHeightM } from '../reserve/returnHome';
-import { daysInWords, minutesAndSeconds } from '../units/clock';
+import { type Sentence, sentence, type TemplateValues } from '../units/sentence';
 import type { FlightEvent } from './events';
 import type { Reckoning } from './reckon';
 import type { EstimateRequest } from './request';
 
-export interface Caution {
-  readonly code: string;
-  readonly message: string;
+export const batteryCautionCodes = ['frozen-pack', 'cold-pack', 'not-full', 'worn'] as const;
+export const flightCautionCodes = [
+  'gust-below-wind',
+  'gust-over-return-speed',
+  'slow-way-home',
+  'own-return-late',
+  'reserve-below-forced-landing',
+  'ground-effect',
+  'above-ceiling',
+  'low-return-height',
+  'frost',
+  'hover-time-odd',
+  'test-only',
+] as const;
+export type BatteryCautionCode = (typeof batteryCautionCodes)[number];
+export type CautionCode = BatteryCautionCode | (typeof flightCautionCodes)[number];
+
+export interface Caution extends Sentence<CautionCode> {
   /** What it is about: this battery, or the flight whatever the battery. */
   readonly about: 'battery' | 'flight';
 }
 
-const coldPackC = 15;
+/** Cells give less and sag more below about 15 °C (common practice: makers ask for 20 °C, pilots hover until 15). */
+export const coldPackC = 15;
 const notFullCharge = 0.9;
 /** Charge lost standing that is worth a word. */
 const worthSaying = 0.02;
@@ -36,93 +52,173 @@ export function cautions(
   events: readonly FlightEvent[],
   health: number,
 ): Caution[] {
-  const { aircraft, battery, conditions, flight, policy } = request;
-  const atTakeoff = takeoffCharge(battery, 1);
-  const packC = battery.startTemperatureC ?? conditions.airTemperatureC;
-  const air = reckoning.atmosphere(flight.heightM);
-  const cruise = reckoning.wayHome.find((leg) => leg.kind === 'cruise');
-  const returnMps = spec(aircraft, 'returnSpeedMps');
-  const diameterM = rotorDiameterM(aircraft, reckoning.powertrain.airframe);
-  const ownPrompt = events.find(({ kind }) => kind === 'own-return');
-  const turnBack = events.find(({ kind }) => kind === 'turn-back');
-  const found: (Caution | false)[] = [
-    packC < 0 && ofBattery('frozen-pack', 'Frozen pack: do not fly it, warm it slowly'),
-    packC >= 0 && packC < coldPackC && ofBattery('cold-pack', 'Cold pack: warm it first'),
-    atTakeoff < notFullCharge &&
-      ofBattery(
-        'not-full',
-        battery.startCharge - atTakeoff > worthSaying
-          ? `Stood ${daysInWords(battery.daysSinceCharge ?? 0)}, about ${Math.round(atTakeoff * 100)} % left`
-          : `Only ${Math.round(atTakeoff * 100)} % charged`,
-      ),
-    health < wornHealth &&
-      ofBattery(
-        'worn',
-        battery.health == null
-          ? `Weak: about ${Math.round(health * 100)} % of its label, by its cycles`
-          : `Weak: ${Math.round(health * 100)} % of its label`,
-      ),
-    air.gustMps > returnMps &&
-      ofFlight('gust-over-return-speed', `Gusts of ${air.gustMps.toFixed(0)} m/s pass the return speed`),
-    cruise !== undefined &&
-      cruise.groundMps < returnMps / 2 &&
-      ofFlight(
-        'slow-way-home',
-        `The way home crawls: ${flight.farthestM} m take ${minutesAndSeconds(cruise.durationS)} against the wind`,
-      ),
-    ownPrompt !== undefined &&
-      turnBack !== undefined &&
-      !isTestOnly(policy) &&
-      ownPrompt.timeS + countdownS > turnBack.timeS + worthACallS &&
-      air.windMps > stillMps &&
-      ofFlight(
-        'own-return-late',
-        `The aircraft’s own call to return reckons with still air: it sets off ${minutesAndSeconds(ownPrompt.timeS + countdownS - turnBack.timeS)} after you should`,
-      ),
-    isInGroundEffect(flight.heightM, diameterM) &&
-      ofFlight(
-        'ground-effect',
-        `Under ${(2 * diameterM).toFixed(1)} m it floats on its own cushion: flown so low, it lasts up to ${Math.round((1 / groundEffectPowerRatio(flight.heightM, diameterM) - 1) * 100)} % longer`,
-      ),
-    aboveCeiling(flight.heightM, request.site?.ceilingM ?? null),
-    lowReturn(
-      flight.returnHeightM ?? usualReturnHeightM,
-      tallestThingM(request.site ?? {}),
-      request.site?.ceilingM ?? null,
-    ),
-    conditions.airTemperatureC < 0 &&
-      policy.kind === 'touch-down-charge' &&
-      (policy.reserveCharge ?? usualReserveCharge) < frostReserveCharge &&
-      ofFlight('frost', 'Below freezing, pilots hold back 30 %'),
-    reckoning.box.hoverTimeFinding !== null &&
-      ofFlight('hover-time-odd', `Look at ${reckoning.box.hoverTimeFinding}`),
-    isTestOnly(policy) && ofFlight('test-only', 'For test flights only, never a plan'),
+  const found = [
+    ...packTemperature(request),
+    ...standing(request),
+    ...wear(request, health),
+    ...wind(request, reckoning),
+    ...ownReturn(request, reckoning, events),
+    ...reserve(request),
+    ...place(request, reckoning),
+    ...box(reckoning),
   ];
   return found.filter((item) => item !== false);
 }
 
+type Found = (Caution | false)[];
+
+function packTemperature({ battery, conditions }: EstimateRequest): Found {
+  const packC = battery.startTemperatureC ?? conditions.airTemperatureC;
+  return [
+    packC < 0 && ofBattery('frozen-pack', 'Frozen pack: do not fly it, warm it slowly'),
+    packC >= 0 && packC < coldPackC && ofBattery('cold-pack', 'Cold pack: warm it first'),
+  ];
+}
+
+function standing({ battery }: EstimateRequest): Found {
+  const leftCharge = takeoffCharge(battery, 1);
+  if (leftCharge >= notFullCharge) return [];
+  const stoodDays = battery.daysSinceCharge ?? 0;
+  return [
+    battery.startCharge - leftCharge > worthSaying
+      ? ofBattery('not-full', 'Stood {stoodDays}, about {leftCharge} left', { stoodDays, leftCharge })
+      : ofBattery('not-full', 'Only {leftCharge} charged', { leftCharge }),
+  ];
+}
+
+function wear({ battery }: EstimateRequest, healthFraction: number): Found {
+  if (healthFraction >= wornHealth) return [];
+  return [
+    battery.health == null
+      ? ofBattery('worn', 'Weak: about {healthFraction} of its label, by its cycles', { healthFraction })
+      : ofBattery('worn', 'Weak: {healthFraction} of its label', { healthFraction }),
+  ];
+}
+
+function wind({ aircraft, conditions, flight }: EstimateRequest, reckoning: Reckoning): Found {
+  const { speedMps, gustMps } = conditions.wind;
+  const air = reckoning.atmosphere(flight.heightM);
+  const cruise = reckoning.wayHome.find((leg) => leg.kind === 'cruise');
+  const returnMps = spec(aircraft, 'returnSpeedMps');
+  return [
+    gustMps != null &&
+      gustMps < speedMps &&
+      ofFlight(
+        'gust-below-wind',
+        'Gusts of {gustMps:1} are weaker than the wind of {speedMps:1}: one of them is wrong, so the gust is left out until you set it right',
+        { gustMps, speedMps },
+      ),
+    air.gustMps > returnMps &&
+      ofFlight('gust-over-return-speed', 'Gusts of {gustMps} pass the return speed', {
+        gustMps: air.gustMps,
+      }),
+    cruise !== undefined &&
+      cruise.groundMps < returnMps / 2 &&
+      ofFlight('slow-way-home', 'The way home crawls: {farthestM} take {durationS} against the wind', {
+        farthestM: flight.farthestM,
+        durationS: cruise.durationS,
+      }),
+  ];
+}
+
+function ownReturn(
+  { policy, flight }: EstimateRequest,
+  { atmosphere }: Reckoning,
+  events: readonly FlightEvent[],
+): Found {
+  const prompt = events.find(({ kind }) => kind === 'own-return');
+  const turnBack = events.find(({ kind }) => kind === 'turn-back');
+  if (!prompt || !turnBack || isTestOnly(policy)) return [];
+  const lateS = prompt.timeS + countdownS - turnBack.timeS;
+  return [
+    lateS > worthACallS &&
+      atmosphere(flight.heightM).windMps > stillMps &&
+      ofFlight(
+        'own-return-late',
+        'The aircraft’s own call to return reckons with still air: it sets off {lateS} after you should',
+        { lateS },
+      ),
+  ];
+}
+
+function reserve({ aircraft, policy, conditions }: EstimateRequest): Found {
+  const reserveCharge = policy.reserveCharge ?? usualReserveCharge;
+  const forcedCharge = spec(aircraft, 'forcedLandingCharge');
+  return [
+    !isTestOnly(policy) &&
+      reserveCharge < forcedCharge &&
+      ofFlight(
+        'reserve-below-forced-landing',
+        'It lands itself at {forcedCharge}, before your {reserveCharge}: {forcedCharge} are held back',
+        { forcedCharge, reserveCharge },
+      ),
+    conditions.airTemperatureC < 0 &&
+      policy.kind === 'touch-down-charge' &&
+      reserveCharge < frostReserveCharge &&
+      ofFlight('frost', 'Below freezing, pilots hold back 30 %'),
+    isTestOnly(policy) && ofFlight('test-only', 'For test flights only, never a plan'),
+  ];
+}
+
+function place({ aircraft, flight, site }: EstimateRequest, { powertrain }: Reckoning): Found {
+  const diameterM = rotorDiameterM(aircraft, powertrain.airframe);
+  const returnHeightM = flight.returnHeightM ?? usualReturnHeightM;
+  return [
+    isInGroundEffect(flight.heightM, diameterM) &&
+      ofFlight(
+        'ground-effect',
+        'Under {cushionM:1} it floats on its own cushion: flown so low, it lasts up to {longerFraction} longer',
+        {
+          cushionM: 2 * diameterM,
+          longerFraction: 1 / groundEffectPowerRatio(flight.heightM, diameterM) - 1,
+        },
+      ),
+    aboveCeiling(flight.heightM, site?.ceilingM ?? null),
+    lowReturn(returnHeightM, tallestThingM(site ?? {}), site?.ceilingM ?? null),
+  ];
+}
+
 function aboveCeiling(heightM: number, ceilingM: number | null): Caution | false {
   if (ceilingM !== null) {
-    return heightM > ceilingM && ofFlight('above-ceiling', `Above your local ceiling of ${ceilingM} m`);
+    return (
+      heightM > ceilingM && ofFlight('above-ceiling', 'Above your local ceiling of {ceilingM}', { ceilingM })
+    );
   }
   return (
-    heightM > usualCeilingM && ofFlight('above-ceiling', `Above ${usualCeilingM} m: check your local rule`)
+    heightM > usualCeilingM &&
+    ofFlight('above-ceiling', 'Above {ceilingM}: check your local rule', { ceilingM: usualCeilingM })
   );
 }
 
 function lowReturn(returnHeightM: number, tallestM: number | null, ceilingM: number | null): Caution | false {
   if (tallestM === null || returnHeightM >= tallestM + clearanceM) return false;
-  const { heightM } = suggestedReturnHeight(tallestM, ceilingM ?? usualCeilingM);
+  const { heightM: wantedM } = suggestedReturnHeight(tallestM, ceilingM ?? usualCeilingM);
   return ofFlight(
     'low-return-height',
-    `It would come home at ${returnHeightM} m, and the tallest thing stands ${tallestM} m: set the return height to ${heightM} m`,
+    'It would come home at {returnHeightM}, and the tallest thing stands {tallestM}: set the return height to {wantedM}',
+    { returnHeightM, tallestM, wantedM },
   );
 }
 
-function ofBattery(code: string, message: string): Caution {
-  return { code, message, about: 'battery' };
+function box({ box: { hoverTimeFinding } }: Reckoning): Found {
+  return [
+    hoverTimeFinding !== null &&
+      ofFlight('hover-time-odd', 'Look at {finding}', { finding: hoverTimeFinding }),
+  ];
 }
 
-function ofFlight(code: string, message: string): Caution {
-  return { code, message, about: 'flight' };
+function ofBattery<const Template extends string>(
+  code: BatteryCautionCode,
+  template: Template,
+  ...values: TemplateValues<Template>
+): Caution {
+  return { ...sentence<CautionCode, Template>(code, template, ...values), about: 'battery' };
+}
+
+function ofFlight<const Template extends string>(
+  code: CautionCode,
+  template: Template,
+  ...values: TemplateValues<Template>
+): Caution {
+  return { ...sentence<CautionCode, Template>(code, template, ...values), about: 'flight' };
 }

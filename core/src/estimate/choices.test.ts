@@ -1,34 +1,32 @@
+import { answered } from '../../fixtures/answered';
 import { jayWith } from '../../fixtures/jay';
+import { toldInSi } from '../units/sentence';
 import { advice } from './advice';
 import { estimate } from './estimate';
 import { hoverOrMove } from './hoverOrMove';
 import type { EstimateRequest } from './request';
 import { usualWhatIfs, withWhatIf } from './whatIf';
 
-function estimated(request: EstimateRequest) {
-  const outcome = estimate(request);
-  if (!outcome.ok) throw new Error(outcome.refusal.message);
-  return outcome.value;
-}
+const estimated = (request: EstimateRequest) => answered(estimate(request));
 const adviceFor = (request: EstimateRequest) => advice(request, estimated(request));
 
 test('what to do about a pack says what it gains: the difference to a pack so treated', () => {
   const cold = jayWith({ battery: { startTemperatureC: 4 } });
   const [warm] = adviceFor(cold);
-  expect(warm?.message).toMatch(/^Cold pack: 10 min in a pocket gains about 0:\d\d$/);
+  expect(warm && toldInSi(warm)).toMatch(/^Cold pack: 10 min in a pocket gains about 0:\d\d$/);
   expect(warm?.gainS).toBeGreaterThan(10);
 
   const stood = jayWith({ battery: { startCharge: 1, daysSinceCharge: 3 } });
   const [topUp] = adviceFor(stood);
   const topped = estimated(jayWith({ battery: { startCharge: 0.99 } })).usableS.p50;
   expect(topUp?.gainS).toBeCloseTo(topped - estimated(stood).usableS.p50, 6);
-  expect(topUp?.message).toMatch(/^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/);
+  expect(topUp && toldInSi(topUp)).toMatch(/^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/);
 });
 
 test('a weak or a frozen pack has no remedy that is offered, and a good one needs none', () => {
-  expect(adviceFor(jayWith({ battery: { health: 0.8 } }))).toEqual([
-    { code: 'worn', message: 'Weak: 80 % of its label', gainS: null },
-  ]);
+  const worn = adviceFor(jayWith({ battery: { health: 0.8 } }));
+  expect(worn.map(toldInSi)).toEqual(['Weak: 80 % of its label']);
+  expect(worn).toMatchObject([{ code: 'worn', gainS: null }]);
   expect(adviceFor(jayWith({ battery: { startTemperatureC: -6 } }))).toMatchObject([
     { code: 'frozen-pack', gainS: null },
   ]);
@@ -39,7 +37,7 @@ test('cautions about the place: its own ceiling, and a return height under the t
   const codes = (site: EstimateRequest['site'], heightM: number) =>
     estimated({ ...jayWith({ flight: { heightM, returnHeightM: 45 } }), site })
       .cautions.filter(({ code }) => ['above-ceiling', 'low-return-height'].includes(code))
-      .map(({ message }) => message);
+      .map(toldInSi);
   expect(codes(null, 60)).toEqual([]);
   expect(codes(null, 130)).toEqual(['Above 120 m: check your local rule']);
   expect(codes({ ceilingM: 50, tallestM: 35 }, 60)).toEqual(['Above your local ceiling of 50 m']);
@@ -79,9 +77,8 @@ test('a what-if changes one thing: a longer way home and a faster flight cost, a
 test('in still air a steady cruise outlasts a hover, moving slowly by less; in a stiff breeze slowly does not', () => {
   const still = { wind: { speedMps: 0, fromDeg: 0, readingHeightM: 2 } };
   const ratio = (conditions: Partial<EstimateRequest['conditions']>) => {
-    const answer = hoverOrMove(jayWith({ conditions, flight: { farthestM: 0 } }));
-    if (!answer.ok) throw new Error(answer.refusal.message);
-    return answer.value.slowS / answer.value.hoverS;
+    const { slowS, hoverS } = answered(hoverOrMove(jayWith({ conditions, flight: { farthestM: 0 } })));
+    return slowS / hoverS;
   };
   const lastsS = (
     part: { style: 'hover' } | { style: 'normal'; airspeedMps: number; reversalsPerMin: number },

@@ -2,7 +2,7 @@ import { cellChargeOf, gaugeOf } from '../battery/gauge';
 import { timesAtCharges } from '../flight/drain';
 import type { Outcome } from '../units/outcome';
 import type { Draw } from './draws';
-import { type FlownStyleAndWayHome, flyBattery, styleAndWayHome } from './reckon';
+import { boxBattery, type FlownStyleAndWayHome, flyBattery, styleAndWayHome } from './reckon';
 import type { EstimateRequest } from './request';
 
 /** What one draw makes of one battery's flight. Nothing can be spent where the draw makes the flight impossible. */
@@ -29,21 +29,17 @@ const impossible: DrawnFlight = {
 };
 
 /**
- * Flies every battery with every draw: by battery, then by draw. What depends only on aircraft, air and type of battery
- * is reckoned once a draw for all batteries of the type; so the requests must differ in their battery only.
+ * Flies every battery with every draw: by battery, then by draw. What depends only on aircraft, air, flight and type of
+ * battery is reckoned once a draw for all batteries of the type. The key of it names whole values, so that a field somebody
+ * adds parts batteries that differ in it, never mixes them.
  */
 export function drawnFlights(
   requests: readonly EstimateRequest[],
   draws: readonly Draw[],
   marks: readonly number[] = gaugeMarks,
 ): DrawnFlight[][] {
-  const types = requests.map(({ battery, aircraft }) =>
-    JSON.stringify([
-      aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah,
-      battery.cellCount,
-      battery.nominalVoltageV,
-      battery.fullCellVoltageV,
-    ]),
+  const types = requests.map((request) =>
+    JSON.stringify([request.aircraft, request.conditions, request.flight, boxBattery(request)]),
   );
   const flights: DrawnFlight[][] = requests.map(() => []);
   for (const draw of draws) {

@@ -5,7 +5,7 @@ import { takeoffCharge } from '../battery/standing';
 import { healthOf } from '../battery/wear';
 import { meanPowerW } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
-import { type Outcome, refuse, success } from '../units/outcome';
+import { type Outcome, success } from '../units/outcome';
 import { type Caution, cautions } from './cautions';
 import { type FlightEvent, flightEvents } from './events';
 import { type LedgerLine, ledger } from './ledger';
@@ -25,6 +25,8 @@ export interface CurvePoint {
 export interface Estimate {
   readonly usableS: { readonly p50: number };
   readonly touchdownS: { readonly p50: number };
+  /** The gauge at the turn back. */
+  readonly turnBackCharge: { readonly p50: number };
   readonly events: readonly FlightEvent[];
   readonly curve: readonly CurvePoint[];
   readonly power: { readonly hoverW: number; readonly meanW: number };
@@ -69,17 +71,18 @@ export function estimateWithLedger(
 
 function reckonChecked(request: EstimateRequest, coefficients: Coefficients): Outcome<Reckoning> {
   const problem = flightProblem(request.flight);
-  return problem ? refuse('mix-not-whole', problem) : reckon(request, coefficients);
+  return problem ? { ok: false, refusal: problem } : reckon(request, coefficients);
 }
 
 function answer(request: EstimateRequest, reckoning: Reckoning, coefficients: Coefficients): Estimate {
-  const { powertrain, atmosphere, round, end } = reckoning;
+  const { powertrain, atmosphere, round, end, pack } = reckoning;
   const air = atmosphere(request.flight.heightM);
   const health = healthOf(request.battery, coefficients);
   const events = flightEvents(request, reckoning, coefficients);
   return {
     usableS: { p50: end.turnBack.timeS },
     touchdownS: { p50: end.touchdown.timeS },
+    turnBackCharge: { p50: gaugeOf(end.turnBack.charge, pack.hidden) },
     events,
     curve: gaugeCurve(reckoning),
     power: {

@@ -7,10 +7,10 @@ import { type EstimateWithLedger, estimateWithLedger } from './estimate';
 import type { EstimateRequest } from './request';
 
 /** The whole answer: middle values with their band, ledger, events, curve, cautions, and what would narrow the band. */
-export interface FullEstimate extends Omit<EstimateWithLedger, 'usableS' | 'touchdownS'> {
+export interface FullEstimate extends Omit<EstimateWithLedger, 'usableS' | 'touchdownS' | 'turnBackCharge'> {
   readonly usableS: Band['usableS'] & { readonly p50: number };
   readonly touchdownS: Band['touchdownS'] & { readonly p50: number };
-  readonly turnBackCharge: Band['turnBackCharge'];
+  readonly turnBackCharge: Band['turnBackCharge'] & { readonly p50: number };
   readonly chanceBelowReserve: number;
   readonly chanceImpossible: number;
   readonly sensitivity: Band['sensitivity'];
@@ -40,7 +40,7 @@ function withBand(middle: EstimateWithLedger, band: Band): FullEstimate {
     ...middle,
     usableS: { ...band.usableS, p50: middle.usableS.p50 },
     touchdownS: { ...band.touchdownS, p50: middle.touchdownS.p50 },
-    turnBackCharge: band.turnBackCharge,
+    turnBackCharge: { ...band.turnBackCharge, p50: middle.turnBackCharge.p50 },
     chanceBelowReserve: band.chanceBelowReserve,
     chanceImpossible: band.chanceImpossible,
     sensitivity: band.sensitivity,

@@ -9,6 +9,7 @@ import { flyRounds, type PowerLeg } from '../flight/legs';
 import { stylePowerW } from '../flight/powertrain';
 import { roundToSum } from '../statistics/roundToSum';
 import { shapleyValues } from '../statistics/shapley';
+import { toldInSi } from '../units/sentence';
 import { flownRound, type Reckoning } from './reckon';
 import type { Coefficients, EstimateRequest } from './request';
 
@@ -146,7 +147,7 @@ function roundOf(
   };
   if (on.style) {
     const round = flownRound({ aircraft, flight }, powertrain, air, coefficients);
-    if (!round.ok) throw new Error(round.refusal.message);
+    if (!round.ok) throw new Error(toldInSi(round.refusal));
     return round.value;
   }
   const cruise = {

@@ -1,9 +1,10 @@
 import { type Atmosphere, atmosphereOver, calmed } from '../air/conditions';
-import { type Aircraft, spec } from '../aircraft/aircraft';
+import { spec } from '../aircraft/aircraft';
+import type { Battery } from '../battery/battery';
 import { cellChargeOf } from '../battery/gauge';
-import { type Pack, type PackState, packOf } from '../battery/pack';
+import { emptyCellVoltageV, type Pack, type PackState, packOf } from '../battery/pack';
 import { takeoffCharge } from '../battery/standing';
-import { type SolvedBox, solveBox } from '../flight/box';
+import { newBattery, type SolvedBox, solveBox } from '../flight/box';
 import type { DrainCurve } from '../flight/drain';
 import { legPowers } from '../flight/flightLegs';
 import { flyRounds, type PowerLeg } from '../flight/legs';
@@ -116,13 +117,18 @@ export function ownReturnCharge(
 }
 
 /** The powertrain that the box implies. The box's time is for the pack it was sold with, which may not be this one. */
-export function boxOf(
-  request: { readonly aircraft: Aircraft; readonly battery: EstimateRequest['battery'] },
-  coefficients: Coefficients,
-): Outcome<SolvedBox> {
-  const { aircraft, battery } = request;
-  const ratedCapacityMah = aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah;
-  return solveBox(aircraft, { ...battery, ratedCapacityMah }, coefficients);
+export function boxOf(request: AircraftAndBattery, coefficients: Coefficients): Outcome<SolvedBox> {
+  return solveBox(request.aircraft, boxBattery(request), coefficients);
+}
+
+type AircraftAndBattery = Pick<EstimateRequest, 'aircraft' | 'battery'>;
+
+/** The new pack the box was measured with. Batteries with the same one are of one type: all else is solved alike for them. */
+export function boxBattery({ aircraft, battery }: AircraftAndBattery): Battery {
+  return newBattery({
+    ...battery,
+    ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah,
+  });
 }
 
 export function stateAtTakeoff(
@@ -140,7 +146,7 @@ export function stateAtTakeoff(
 export function cannotStart(powerW: number) {
   return refuse(
     'pack-cannot-deliver',
-    `This pack cannot give the ${Math.round(powerW)} W this flight takes without falling under 3.0 V a cell: charge it, or warm it.`,
-    { powerW },
+    'This pack cannot give the {powerW} this flight takes without falling under {emptyCellV:1} a cell: charge it, or warm it.',
+    { powerW, emptyCellV: emptyCellVoltageV },
   );
 }

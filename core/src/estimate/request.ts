@@ -10,7 +10,9 @@ import { type StyleShare, stylePriors, styleShareRanges } from '../flight/styles
 import { type Policy, policyRanges } from '../reserve/policy';
 import { positionRanges, returnPriors } from '../reserve/returnHome';
 import { nominal, type ValuesOf } from '../units/assumed';
+import type { Refusal } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import { sentence } from '../units/sentence';
 
 /** How a flight will be flown: where, and in what mix of styles. */
 export interface FlightPlan {
@@ -69,14 +71,17 @@ export type Coefficients = ValuesOf<typeof priors>;
 export const usualCoefficients: Coefficients = nominal(priors);
 
 /** A flight is a mix or a round of legs, and the shares of a mix fill it: what is wrong, or null. */
-export function flightProblem({ mix, legs }: Pick<FlightPlan, 'mix' | 'legs'>): string | null {
+export function flightProblem({ mix, legs }: Pick<FlightPlan, 'mix' | 'legs'>): Refusal | null {
   if (!legs?.length) return mixProblem(mix);
-  return mix.length > 0 ? 'A flight is a mix or a list of legs, not both.' : null;
+  if (mix.length === 0) return null;
+  return sentence('flight-not-whole', 'A flight is a mix or a list of legs, not both.');
 }
 
 /** What is missing from 100 %, or null. */
-export function mixProblem(mix: readonly StyleShare[]): string | null {
-  const sum = mix.reduce((total, part) => total + part.share, 0);
-  if (Math.abs(sum - 1) <= 0.001) return null;
-  return `The shares of the mix must make 100 %, not ${Number((sum * 100).toFixed(1))} %.`;
+export function mixProblem(mix: readonly StyleShare[]): Refusal | null {
+  const wholeFraction = mix.reduce((total, part) => total + part.share, 0);
+  if (Math.abs(wholeFraction - 1) <= 0.001) return null;
+  return sentence('flight-not-whole', 'The shares of the mix must make 100 %, not {wholeFraction:1}.', {
+    wholeFraction,
+  });
 }

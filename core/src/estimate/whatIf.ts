@@ -1,4 +1,6 @@
 import { conditionsRanges, windRanges } from '../air/conditions';
+import { batteryRanges } from '../battery/battery';
+import { type KeptPlace, keptTemperatureC } from '../battery/keeping';
 import { type StyleShare, styleShareRanges } from '../flight/styles';
 import type { Quantity } from '../units/quantity';
 import { type EstimateRequest, flightRanges } from './request';
@@ -30,17 +32,28 @@ export const usualWhatIfs: readonly WhatIf[] = [
 ];
 
 /**
- * The request with one thing otherwise. Colder: the air; a pack keeps its own temperature unless it has the air's.
+ * The request with one thing otherwise. Colder: the air, and the pack that waits in it (see `keptTemperatureC`; a pack that was
+ * measured is colder by as much, since nobody says what keeps it warm).
  * Windier: the reading, and its gust by as much. Faster: that share of the flight more in the fast mode, taken from the
  * rest in proportion. Each is held inside its range.
  */
-export function withWhatIf(request: EstimateRequest, { kind, amount }: WhatIf): EstimateRequest {
-  const { conditions, flight } = request;
+export function withWhatIf(
+  request: EstimateRequest,
+  { kind, amount }: WhatIf,
+  keptAt: KeptPlace | null = null,
+): EstimateRequest {
+  const { conditions, flight, battery } = request;
   const { wind } = conditions;
   switch (kind) {
     case 'colder': {
       const airTemperatureC = held(conditions.airTemperatureC - amount, conditionsRanges.airTemperatureC);
-      return { ...request, conditions: { ...conditions, airTemperatureC } };
+      const byC = conditions.airTemperatureC - airTemperatureC;
+      const startTemperatureC = colderPackC(battery.startTemperatureC ?? null, keptAt, airTemperatureC, byC);
+      return {
+        ...request,
+        battery: { ...battery, startTemperatureC },
+        conditions: { ...conditions, airTemperatureC },
+      };
     }
     case 'windier': {
       const speedMps = held(wind.speedMps + amount, windRanges.speedMps);
@@ -58,6 +71,18 @@ export function withWhatIf(request: EstimateRequest, { kind, amount }: WhatIf): 
       return { ...request, flight: { ...flight, heightM } };
     }
   }
+}
+
+/** Null, the air's, for a pack of which nothing is known. */
+function colderPackC(
+  packC: number | null,
+  keptAt: KeptPlace | null,
+  airC: number,
+  byC: number,
+): number | null {
+  const keptC = keptAt && keptTemperatureC(keptAt, airC);
+  if (keptC !== null) return keptC;
+  return packC === null ? null : held(packC - byC, batteryRanges.startTemperatureC);
 }
 
 function fasterMix(mix: readonly StyleShare[], more: number): StyleShare[] {

@@ -2,13 +2,13 @@ import { standard } from '../air/pressure';
 import type { Aircraft } from '../aircraft/aircraft';
 import { type Airframe, type AirframeCoefficients, airframeOf } from '../aircraft/airframe';
 import { type Airflow, rotorPowerW } from '../aircraft/rotorPower';
-import type { Battery } from '../battery/battery';
+import { type Battery, labelEnergyWh } from '../battery/battery';
 import { openCircuitV } from '../battery/openCircuit';
 import { capacityAh, type Pack, type PackCoefficients, packOf } from '../battery/pack';
 import { solveBetween, solveNear } from '../statistics/solve';
 import type { Assumed, ValuesOf } from '../units/assumed';
-import { minutesAndSeconds } from '../units/clock';
 import { type Outcome, refuse, success } from '../units/outcome';
+import { type Sentence, sentence } from '../units/sentence';
 import { drain, endOf } from './drain';
 import { electricalPowerW, type Powertrain } from './powertrain';
 
@@ -32,14 +32,17 @@ export const boxPriors = {
 } as const satisfies Record<string, Assumed>;
 export type BoxCoefficients = AirframeCoefficients & PackCoefficients & ValuesOf<typeof boxPriors>;
 
+/** Why the two times on a box do not go together. */
+export type HoverTimeFinding = Sentence<'both-hovers' | 'hover-too-long' | 'no-drag-explains'>;
+
 /** What the box taught: the powertrain, and what is odd about its two times if they contradict each other. */
 export interface SolvedBox {
   readonly powertrain: Powertrain;
-  readonly hoverTimeFinding: string | null;
+  readonly hoverTimeFinding: HoverTimeFinding | null;
 }
 
 /**
- * Solves the box: a fresh full pack flown to empty at the advertised speed lasts the advertised time. The electrical
+ * Solves the box with the new pack it was measured with (see `newBattery`): full, it to empty at the advertised speed lasts the advertised time. The electrical
  * power that does this is found from the pack alone; the rotor scale follows from it. With a hover time as well, the
  * drag area is solved from the ratio of the two powers. Refuses a box that no pack or rotor could live up to, and names
  * the number that is odd; where hover time and flight time contradict each other, the thirstier of the two is believed, so
@@ -50,19 +53,19 @@ export function solveBox(
   battery: Battery,
   coefficients: BoxCoefficients,
 ): Outcome<SolvedBox> {
-  const pack = packOf(newBattery(battery), aircraft.hiddenCharge ?? null, coefficients);
+  const pack = packOf(battery, aircraft.hiddenCharge ?? null, coefficients);
   const powerFor = (durationS: number) => powerForDurationW(pack, durationS * coefficients.boxTimeRatio);
   const cruiseW = powerFor(aircraft.advertisedFlightTimeS);
   if (cruiseW === null) return impossibleTime(aircraft, battery);
   const guessed = airframeOf(aircraft, coefficients);
   const fitted = withHoverTime(aircraft, guessed, cruiseW, powerFor);
-  const airframe = typeof fitted === 'string' ? guessed : fitted;
+  const airframe = isFinding(fitted) ? guessed : fitted;
   const cruiseScale = scaleFor(airframe, aircraft.advertisedSpeedMps, cruiseW);
   const lastsS = (bound: number) =>
     enduranceS(pack, electricalPowerW({ airframe, scale: bound }, boxFlow(aircraft.advertisedSpeedMps)));
   if (!(cruiseScale >= scaleBounds.least)) return tooGood(aircraft, battery, lastsS(scaleBounds.least));
   if (!(cruiseScale <= scaleBounds.most)) return tooPoor(aircraft, battery, lastsS(scaleBounds.most));
-  if (typeof fitted !== 'string') {
+  if (!isFinding(fitted)) {
     return success({ powertrain: { airframe, scale: cruiseScale }, hoverTimeFinding: null });
   }
   const hoverW = powerFor(aircraft.advertisedHoverTimeS as number);
@@ -72,9 +75,17 @@ export function solveBox(
   return success({ powertrain: { airframe, scale }, hoverTimeFinding: fitted });
 }
 
-/** The pack the box was measured with: the same type, new, full and at the box's temperature. */
+/** The pack the box was measured with: the same type, new, just charged full, and at the box's temperature. */
 export function newBattery(battery: Battery): Battery {
-  return { ...battery, cycles: 0, health: 1, startCharge: 1, startTemperatureC: boxTemperatureC };
+  return {
+    ...battery,
+    cycles: 0,
+    health: 1,
+    startCharge: 1,
+    daysSinceCharge: null,
+    daysToStorage: null,
+    startTemperatureC: boxTemperatureC,
+  };
 }
 
 /**
@@ -124,17 +135,26 @@ function withHoverTime(
   guessed: Airframe,
   cruiseW: number,
   powerFor: (durationS: number) => number | null,
-): Airframe | string {
+): Airframe | HoverTimeFinding {
   const {
     advertisedHoverTimeS: hoverS,
     advertisedFlightTimeS: flightS,
     advertisedSpeedMps: speedMps,
   } = aircraft;
   if (hoverS == null) return guessed;
-  const times = `the hover time on the box (${minutesAndSeconds(hoverS)}) and its flight time (${minutesAndSeconds(flightS)} at ${speedMps} m/s)`;
-  if (speedMps === 0) return `${times}: both are hovers; the shorter one is believed`;
+  const times = { hoverS, flightS, speedMps };
+  if (speedMps === 0)
+    return sentence(
+      'both-hovers',
+      'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): both are hovers; the shorter one is believed',
+      times,
+    );
   if (hoverS > flightS)
-    return `${times}: nothing hovers longer than it cruises at its best, so one of them is wrong; the thirstier is believed`;
+    return sentence(
+      'hover-too-long',
+      'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): nothing hovers longer than it cruises at its best, so one of them is wrong; the thirstier is believed',
+      times,
+    );
   const hoverW = powerFor(hoverS);
   const draggy = (ratio: number): Airframe => ({ ...guessed, dragAreaM2: guessed.dragAreaM2 * ratio });
   const wanted = (cruiseW - guessed.auxiliaryPowerW) / ((hoverW ?? 0) - guessed.auxiliaryPowerW);
@@ -142,48 +162,54 @@ function withHoverTime(
     boxRotorPowerW(draggy(ratio), speedMps) / boxRotorPowerW(guessed, 0) - wanted;
   const ratio =
     hoverW === null ? null : solveBetween(miss, dragRatioBounds.least, dragRatioBounds.most, 1e-6);
-  if (ratio === null) return `${times}: no drag explains the two together; the thirstier is believed`;
+  if (ratio === null)
+    return sentence(
+      'no-drag-explains',
+      'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): no drag explains the two together; the thirstier is believed',
+      times,
+    );
   return draggy(ratio);
+}
+
+function isFinding(fitted: Airframe | HoverTimeFinding): fitted is HoverTimeFinding {
+  return 'template' in fitted;
 }
 
 function impossibleTime(aircraft: Aircraft, battery: Battery) {
   return refuse(
     'box-time-impossible',
-    `No steady power empties this pack in ${boxTime(aircraft)}: check the flight time on the box and the rated capacity (${battery.ratedCapacityMah} mAh).`,
+    'No steady power empties this pack in {advertisedFlightTimeS} min: check the flight time on the box and the rated capacity ({ratedCapacityMah}).',
     { advertisedFlightTimeS: aircraft.advertisedFlightTimeS, ratedCapacityMah: battery.ratedCapacityMah },
   );
 }
 
 function impossibleHover(aircraft: Aircraft) {
-  const hoverS = aircraft.advertisedHoverTimeS as number;
   return refuse(
     'box-hover-time-impossible',
-    `A hover of ${minutesAndSeconds(hoverS)} is far too short beside ${boxTime(aircraft)} of flight: check the hover time on the box.`,
-    { advertisedHoverTimeS: hoverS, advertisedFlightTimeS: aircraft.advertisedFlightTimeS },
+    'A hover of {advertisedHoverTimeS} is far too short beside {advertisedFlightTimeS} min of flight: check the hover time on the box.',
+    {
+      advertisedHoverTimeS: aircraft.advertisedHoverTimeS as number,
+      advertisedFlightTimeS: aircraft.advertisedFlightTimeS,
+    },
   );
 }
 
 function tooGood(aircraft: Aircraft, battery: Battery, atBestS: number) {
   return refuse(
     'box-too-good',
-    `${boxTime(aircraft)} at ${grams(aircraft)} from ${labelWh(battery)} would take better rotors than there can be: at best it lasts ${minutesAndSeconds(atBestS)} min. The flight time is too long, or the mass or the pack (capacity, cells, voltage) is wrong.`,
-    { advertisedFlightTimeS: aircraft.advertisedFlightTimeS, takeoffMassKg: aircraft.takeoffMassKg, atBestS },
+    '{advertisedFlightTimeS} min at {takeoffMassKg} from a pack of {labelWh} would take better rotors than there can be: at best it lasts {atBestS} min. The flight time is too long, or the mass or the pack (capacity, cells, voltage) is wrong.',
+    { ...boxNumbers(aircraft, battery), atBestS },
   );
 }
 
 function tooPoor(aircraft: Aircraft, battery: Battery, atWorstS: number) {
   return refuse(
     'box-too-poor',
-    `${boxTime(aircraft)} at ${grams(aircraft)} is far too short for ${labelWh(battery)}: even a wasteful aircraft lasts ${minutesAndSeconds(atWorstS)} min. The flight time is too short, or the mass or the pack (capacity, cells, voltage) is wrong.`,
-    {
-      advertisedFlightTimeS: aircraft.advertisedFlightTimeS,
-      takeoffMassKg: aircraft.takeoffMassKg,
-      atWorstS,
-    },
+    '{advertisedFlightTimeS} min at {takeoffMassKg} is far too short for a pack of {labelWh}: even a wasteful aircraft lasts {atWorstS} min. The flight time is too short, or the mass or the pack (capacity, cells, voltage) is wrong.',
+    { ...boxNumbers(aircraft, battery), atWorstS },
   );
 }
 
-const boxTime = (aircraft: Aircraft) => `${minutesAndSeconds(aircraft.advertisedFlightTimeS)} min`;
-const grams = (aircraft: Aircraft) => `${Math.round(aircraft.takeoffMassKg * 1000)} g`;
-const labelWh = (battery: Battery) =>
-  `a pack of ${((battery.ratedCapacityMah / 1000) * battery.nominalVoltageV).toFixed(0)} Wh`;
+function boxNumbers({ advertisedFlightTimeS, takeoffMassKg }: Aircraft, battery: Battery) {
+  return { advertisedFlightTimeS, takeoffMassKg, labelWh: labelEnergyWh(battery) };
+}

@@ -31,7 +31,7 @@ export const flightLegRanges = {
     step: 1,
     clock: true,
   },
-  trackDeg: { label: 'Track', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10 },
+  trackDeg: { label: 'Track', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10, compass: true },
 } as const satisfies Record<string, Quantity>;
 
 /** Legs as powers, each with the wind at its height; refused when the wind lets one of them not be flown. */
@@ -76,7 +76,7 @@ function legStyle(
 function unflyable(leg: FlightLeg, airspeedMps: number, windMps: number, driftMps: number) {
   return refuse(
     'leg-unflyable',
-    `On track ${leg.trackDeg}° ${leg.style} flying at ${airspeedMps.toFixed(1)} m/s makes no way against ${windMps.toFixed(1)} m/s of wind: it drifts back at ${driftMps.toFixed(1)} m/s.`,
-    { airspeedMps, windMps, driftMps },
+    'On track {trackDeg} {style} flying at {airspeedMps:1} makes no way against {windMps:1} of wind: it drifts back at {driftMps:1}.',
+    { trackDeg: leg.trackDeg ?? 0, style: leg.style, airspeedMps, windMps, driftMps },
   );
 }

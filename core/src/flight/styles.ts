@@ -103,8 +103,8 @@ function stretchesOverGround(groundMps: number, windMps: number, topMps: number)
 function beyondMode(style: Style, airspeedMps: number, topMps: number) {
   return refuse(
     'beyond-mode-airspeed',
-    `${airspeedMps} m/s is more than ${style} mode flies (${topMps} m/s).`,
-    { airspeedMps, maxAirspeedMps: topMps },
+    '{airspeedMps:1} is more than {style} mode flies ({maxAirspeedMps:1}).',
+    { airspeedMps, style, maxAirspeedMps: topMps },
   );
 }
 
@@ -112,7 +112,7 @@ function windBeyondMode(style: Style, windMps: number, topMps: number) {
   const driftMps = windMps - topMps;
   return refuse(
     'wind-beyond-mode',
-    `${windMps.toFixed(1)} m/s of wind is more than ${style} flying stands against (${topMps} m/s): it drifts back at ${driftMps.toFixed(1)} m/s.`,
-    { windMps, maxAirspeedMps: topMps, driftMps },
+    '{windMps:1} of wind is more than {style} flying stands against ({maxAirspeedMps:1}): it drifts back at {driftMps:1}.',
+    { windMps, style, maxAirspeedMps: topMps, driftMps },
   );
 }

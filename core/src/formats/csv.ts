@@ -1,5 +1,7 @@
 import Papa from 'papaparse';
+import { isDay } from '../units/instant';
 import { type Quantity, readTyped } from '../units/quantity';
+import { readClockTime } from '../units/timeZone';
 
 /** One thing wrong in a file: the line as an editor counts it, the column as it is headed there. */
 export interface CsvProblem {
@@ -45,7 +47,11 @@ export function writeCsv(
 export class CellReader {
   readonly problems: CsvProblem[] = [];
 
-  constructor(private readonly row: CsvRow) {}
+  constructor(
+    private readonly row: CsvRow,
+    /** Of clock times that name no offset. */
+    private readonly timeZone: string,
+  ) {}
 
   /** A number in the quantity's own unit or with a unit written after it; null where the cell is empty. */
   quantity(heading: string, quantity: Quantity): number | null {
@@ -71,15 +77,23 @@ export class CellReader {
     return found ?? null;
   }
 
-  /** A date or a date with a time, as ISO 8601 writes it; `whole` keeps the day only. */
+  /** A date with a time as ISO 8601 writes it, in the place's zone where it has no offset of its own. */
   instant(heading: string): string | null {
+    return this.read(heading, 'a date and time such as 2026-11-26 08:40', (text) =>
+      readClockTime(text, this.timeZone),
+    );
+  }
+
+  day(heading: string): string | null {
+    return this.read(heading, 'a date such as 2026-11-26', (text) => (isDay(text) ? text : null));
+  }
+
+  private read(heading: string, wanted: string, from: (text: string) => string | null): string | null {
     const text = this.row.text(heading);
     if (text === '') return null;
-    const iso = /^\d{4}-\d\d-\d\d([T ]\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)?)?$/.test(text);
-    const time = iso ? Date.parse(text.replace(' ', 'T')) : Number.NaN;
-    if (Number.isFinite(time)) return new Date(time).toISOString();
-    this.wrong(heading, `“${text}” is not a date and time such as 2026-11-26 08:40.`);
-    return null;
+    const value = from(text);
+    if (value === null) this.wrong(heading, `“${text.slice(0, 40)}” is not ${wanted}.`);
+    return value;
   }
 
   wrong(heading: string, message: string): void {

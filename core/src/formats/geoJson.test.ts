@@ -1,3 +1,5 @@
+import { inWords, toldInSi } from '../units/sentence';
+import { imperialUnits } from '../units/units';
 import { readObstacles } from './geoJson';
 
 const home = { latitudeDeg: 54.52, longitudeDeg: -2.81 };
@@ -35,16 +37,30 @@ test('what stands on the way east, by its corners; what is beside it, behind it 
     ],
   });
   const read = readObstacles(file, home, 90);
-  if (!read.ok) throw new Error(read.refusal.message);
+  if (!read.ok) throw new Error(toldInSi(read.refusal));
   expect(read.value.obstacles).toEqual([
     { name: 'chimney', distanceM: 150, widthM: 0, heightM: 31 },
     { name: 'beeches', distanceM: 200, widthM: 40, heightM: 18 },
   ]);
-  expect(read.value.leftOut).toEqual([
+  expect(read.value.leftOut.map(({ name, reason }) => ({ name, reason: toldInSi(reason) }))).toEqual([
     { name: 'barn aside', reason: 'it stands beside the way' },
     { name: 'barn behind', reason: 'it stands behind home' },
     { name: 'pond', reason: 'it has no height' },
   ]);
+});
+
+test('a thing beyond every range is left out with its range in the reader’s units (500 m are 1640 ft, NIST SP 811)', () => {
+  const mast = {
+    type: 'Feature',
+    properties: { name: 'mast', height: 900 },
+    geometry: { type: 'Point', coordinates: [-2.808, 54.52] },
+  };
+  const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features: [mast] }), home, 90);
+  if (!read.ok) throw new Error(toldInSi(read.refusal));
+  const reason = read.value.leftOut[0]?.reason;
+  if (!reason) throw new Error('It should have been left out.');
+  expect(toldInSi(reason)).toMatch(/^Stands must be from 0 m to \d+ m, not 900 m\.$/);
+  expect(inWords(reason, imperialUnits)).toMatch(/^Stands must be from 0 ft to 1640 ft, not 2953 ft\.$/);
 });
 
 test.each(['', '{', '[]', '{"type":"Point","coordinates":[0,0]}', 'null'])('no GeoJSON: %s', (text) => {

@@ -2,12 +2,16 @@ import geodesic from 'geographiclib-geodesic';
 import { type Obstacle, obstacleRanges } from '../air/obstacle';
 import type { Coordinates } from '../air/sun';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { violation } from '../units/quantity';
+import { outOfRange } from '../units/outOfRange';
+import { type Sentence, sentence } from '../units/sentence';
+import { fileTooLong, longestFile } from './fileLength';
+
+export type LeftOut = Sentence<'no-height' | 'no-place' | 'beside' | 'behind' | 'out-of-range'>;
 
 /** What a file holds that stands on the way home, and what was left out, with the reason. */
 export interface ObstaclesRead {
   readonly obstacles: readonly Obstacle[];
-  readonly leftOut: readonly { readonly name: string; readonly reason: string }[];
+  readonly leftOut: readonly { readonly name: string; readonly reason: LeftOut }[];
 }
 
 /** What stands farther to the side of the way than this is not in it (assumed; wider than an aircraft strays). */
@@ -25,19 +29,20 @@ interface Feature {
  * is no GeoJSON; a feature without height, or beside the way, is left out and told.
  */
 export function readObstacles(text: string, home: Coordinates, bearingDeg: number): Outcome<ObstaclesRead> {
+  if (text.length > longestFile) return fileTooLong(text);
   const features = featuresOf(text);
   if (!features) return refuse('not-geojson', 'This is no GeoJSON: a FeatureCollection is needed.');
   if (features.length > mostFeatures)
-    return refuse(
-      'too-many-features',
-      `At most ${mostFeatures} things are read; these are ${features.length}.`,
-    );
+    return refuse('too-many-features', 'At most {mostCount} things are read; these are {readCount}.', {
+      mostCount: mostFeatures,
+      readCount: features.length,
+    });
   const obstacles: Obstacle[] = [];
-  const leftOut: { name: string; reason: string }[] = [];
+  const leftOut: { name: string; reason: LeftOut }[] = [];
   features.forEach((feature, i) => {
     const name = String(feature.properties?.name ?? `thing ${i + 1}`).slice(0, 60);
     const read = obstacleOf(feature, name, home, bearingDeg);
-    if (typeof read === 'string') leftOut.push({ name, reason: read });
+    if ('code' in read) leftOut.push({ name, reason: read });
     else obstacles.push(read);
   });
   obstacles.sort((a, b) => a.distanceM - b.distanceM);
@@ -61,21 +66,22 @@ function obstacleOf(
   name: string,
   home: Coordinates,
   bearingDeg: number,
-): Obstacle | string {
+): Obstacle | LeftOut {
   const heightM = Number(properties?.height ?? properties?.heightM ?? Number.NaN);
-  if (!(heightM > 0)) return 'it has no height';
+  if (!(heightM > 0)) return sentence('no-height', 'it has no height');
   const corners = cornersOf(geometry?.coordinates).map((corner) => placed(corner, home, bearingDeg));
-  if (corners.length === 0) return 'it has no place';
+  if (corners.length === 0) return sentence('no-place', 'it has no place');
   const along = corners.map((corner) => corner.alongM);
   const beside = corners.map((corner) => corner.besideM);
-  if (Math.min(...beside) > corridorM || Math.max(...beside) < -corridorM) return 'it stands beside the way';
-  if (Math.max(...along) < 0) return 'it stands behind home';
+  if (Math.min(...beside) > corridorM || Math.max(...beside) < -corridorM)
+    return sentence('beside', 'it stands beside the way');
+  if (Math.max(...along) < 0) return sentence('behind', 'it stands behind home');
   const distanceM = Math.max(0, Math.round(Math.min(...along)));
   const obstacle = { name, distanceM, widthM: Math.round(Math.max(...along)) - distanceM, heightM };
   const problem =
-    violation(obstacleRanges.distanceM, obstacle.distanceM) ??
-    violation(obstacleRanges.widthM, obstacle.widthM) ??
-    violation(obstacleRanges.heightM, obstacle.heightM);
+    outOfRange(obstacleRanges.distanceM, obstacle.distanceM) ??
+    outOfRange(obstacleRanges.widthM, obstacle.widthM) ??
+    outOfRange(obstacleRanges.heightM, obstacle.heightM);
   return problem ?? obstacle;
 }
 

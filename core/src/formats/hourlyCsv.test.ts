@@ -1,5 +1,6 @@
 import type { Conditions } from '../air/conditions';
 import { weatherAtHour } from '../air/hours';
+import { toldInSi } from '../units/sentence';
 import { readHourlyCsv, writeHourlyCsv } from './hourlyCsv';
 
 const before: Conditions = {
@@ -14,8 +15,8 @@ const file = `time,temperature,humidity,wind,gust,from
 `;
 
 describe('hourly weather', () => {
-  const read = readHourlyCsv(file);
-  if (!read.ok) throw new Error(read.refusal.message);
+  const read = readHourlyCsv(file, 'UTC');
+  if (!read.ok) throw new Error(toldInSi(read.refusal));
   const { hours, problems } = read.value;
 
   test('is read with typed units; the wind is a forecast’s, for 10 m, unless it says otherwise', () => {
@@ -44,21 +45,21 @@ describe('hourly weather', () => {
   });
 
   test('written and read again it is the same', () => {
-    const again = readHourlyCsv(writeHourlyCsv(hours));
+    const again = readHourlyCsv(writeHourlyCsv(hours), 'UTC');
     expect(again.ok && again.value.hours[0]).toEqual(hours[0]);
   });
 
   test('a wrong cell is told by line and column and its row left out; without a needed column nothing is read', () => {
-    const wrong = readHourlyCsv(`${file}soon,5,,3,,0\n2026-11-26 10:00,warm,,3,,0\n`);
+    const wrong = readHourlyCsv(`${file}soon,5,,3,,0\n2026-11-26 10:00,warm,,3,,0\n`, 'UTC');
     expect(wrong.ok && wrong.value.hours).toHaveLength(2);
     expect(wrong.ok && wrong.value.problems).toEqual([
       { line: 4, column: 'time', message: '“soon” is not a date and time such as 2026-11-26 08:40.' },
       { line: 5, column: 'temperature', message: 'Air temperature: a number in °C is needed, not “warm”.' },
     ]);
-    const missing = readHourlyCsv('time,temperature\n2026-11-26 10:00,5\n');
-    expect(missing.ok ? null : missing.refusal.message).toBe(
-      'The first line must name the columns; missing: wind m/s, from °.',
+    const missing = readHourlyCsv('time,temperature\n2026-11-26 10:00,5\n', 'UTC');
+    expect(missing.ok ? null : toldInSi(missing.refusal)).toBe(
+      'The first line must name the columns; missing: wind, from.',
     );
-    expect(readHourlyCsv('').ok).toBe(false);
+    expect(readHourlyCsv('', 'UTC').ok).toBe(false);
   });
 });

@@ -1,12 +1,13 @@
-import { conditionsRanges, windRanges } from '../air/conditions';
+import { conditionsRanges, forecastHeightM, windRanges } from '../air/conditions';
 import type { HourlyWeather } from '../air/hours';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
+import { fileTooLong, longestFile } from './fileLength';
 
 /** The columns of hourly weather: heading, unit in it, and the ways others head the same. */
 const columns = {
-  at: ['time', 'date', 'datetime', 'hour', 'valid'],
+  at: ['time', 'time', 'date', 'datetime', 'hour', 'valid'],
   temperature: ['temperature °c', 'temperature', 'temp', 'temp °c', 'air'],
   humidity: ['humidity %', 'humidity', 'rh'],
   qnh: ['qnh hpa', 'qnh', 'pressure', 'pressure hpa'],
@@ -18,8 +19,6 @@ const columns = {
 type Column = keyof typeof columns;
 const needed: readonly Column[] = ['at', 'temperature', 'wind', 'from'];
 
-/** A forecast gives the wind for 10 m where it does not say (WMO standard). */
-const forecastHeightM = 10;
 const mostRows = 24 * 31;
 
 export interface HourlyRows {
@@ -28,35 +27,39 @@ export interface HourlyRows {
 }
 
 /**
- * Hourly weather from CSV: time, temperature, wind and direction at least, in SI or with the unit after the number.
+ * Hourly weather from CSV, times without an offset in the place's zone: time, temperature, wind and direction at least, in SI or with the unit after the number.
  * A wrong row is told by line and column and left out; refused when a needed column or every row is missing.
  */
-export function readHourlyCsv(file: string): Outcome<HourlyRows> {
+export function readHourlyCsv(file: string, timeZone: string): Outcome<HourlyRows> {
+  if (file.length > longestFile) return fileTooLong(file);
   const { headings, rows } = readCsv(file);
   const heading = (column: Column) => columns[column].find((name) => headings.includes(name)) ?? '';
   const missing = needed.filter((column) => heading(column) === '');
   if (missing.length > 0) {
-    return refuse(
-      'columns-missing',
-      `The first line must name the columns; missing: ${missing.map((column) => columns[column][0]).join(', ')}.`,
-    );
+    return refuse('columns-missing', 'The first line must name the columns; missing: {names}.', {
+      names: missing.map((column) => columns[column][1]).join(', '),
+    });
   }
   if (rows.length > mostRows) {
-    return refuse('too-many-rows', `At most ${mostRows} hours, a month, are read; these are ${rows.length}.`);
+    return refuse('too-many-rows', 'At most {mostCount} hours, a month, are read; these are {readCount}.', {
+      mostCount: mostRows,
+      readCount: rows.length,
+    });
   }
   const problems: CsvProblem[] = [];
   const hours = rows.flatMap((row) => {
-    const cells = new CellReader(row);
+    const cells = new CellReader(row, timeZone);
     const hour = hourOf(cells, heading);
     problems.push(...cells.problems);
     return hour && cells.problems.length === 0 ? [hour] : [];
   });
   if (hours.length === 0) {
     const [first] = problems;
-    return refuse(
-      'no-hours',
-      first ? `No hour could be read. Line ${first.line}: ${first.message}` : 'There is no hour in it.',
-    );
+    if (!first) return refuse('no-hours', 'There is no hour in it.');
+    return refuse('no-hours', 'No hour could be read. Line {lineCount}: {message}', {
+      lineCount: first.line,
+      message: first.message,
+    });
   }
   return success({ hours: [...hours].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)), problems });
 }
@@ -69,14 +72,18 @@ function hourOf(cells: CellReader, heading: (column: Column) => string): HourlyW
     if (cells.problems.length === 0) cells.wrong(heading('at'), 'Time is empty.');
     return null;
   }
+  const speedMps = cells.needed(heading('wind'), windRanges.speedMps);
+  const gustMps = optional('gust', windRanges.gustMps);
+  if (gustMps !== null && gustMps < speedMps)
+    cells.wrong(heading('gust'), 'The gust is weaker than the wind: one of them is wrong.');
   return {
     at,
     airTemperatureC: cells.needed(heading('temperature'), conditionsRanges.airTemperatureC),
     relativeHumidity: optional('humidity', conditionsRanges.relativeHumidity),
     qnhHpa: optional('qnh', conditionsRanges.qnhHpa),
     wind: {
-      speedMps: cells.needed(heading('wind'), windRanges.speedMps),
-      gustMps: optional('gust', windRanges.gustMps),
+      speedMps,
+      gustMps,
       fromDeg: cells.needed(heading('from'), windRanges.fromDeg),
       readingHeightM: optional('readAt', windRanges.readingHeightM) ?? forecastHeightM,
     },

@@ -2,6 +2,7 @@ import { type Battery, batteryRanges, chemistries } from '../battery/battery';
 import { type BatteryKeeping, batteryStates, keptPlaces } from '../battery/keeping';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
+import { fileTooLong, longestFile } from './fileLength';
 
 /** One battery as a line of the kit's file; the aircraft by its name. */
 export interface KitLine {
@@ -70,15 +71,18 @@ export function writeKitCsv(lines: readonly Omit<KitLine, 'line'>[]): string {
 }
 
 /** Reads such a file; a wrong line is told by its number and column and left out. `aircraft` is taken where the cell is empty. */
-export function readKitCsv(file: string, aircraft: string): Outcome<KitRows> {
+export function readKitCsv(file: string, aircraft: string, timeZone: string): Outcome<KitRows> {
+  if (file.length > longestFile) return fileTooLong(file);
   const table = readCsv(file);
   const missing = needed.filter((heading) => !table.headings.includes(heading));
   if (missing.length > 0) {
-    return refuse('columns-missing', `The first line must name the columns; missing: ${missing.join(', ')}.`);
+    return refuse('columns-missing', 'The first line must name the columns; missing: {names}.', {
+      names: missing.join(', '),
+    });
   }
   const problems: CsvProblem[] = [];
   const lines = table.rows.flatMap((row) => {
-    const cells = new CellReader(row);
+    const cells = new CellReader(row, timeZone);
     const line = {
       line: row.line,
       aircraft: row.text('aircraft') || aircraft,
@@ -114,8 +118,8 @@ function keepingOfRow(cells: CellReader, notes: string): BatteryKeeping {
     state: cells.oneOf('state', batteryStates),
     chargedAt: cells.instant('charged at'),
     keptAt: cells.oneOf('kept', keptPlaces),
-    boughtOn: cells.instant('bought')?.slice(0, 10) ?? null,
-    healthMeasuredOn: cells.instant('health measured')?.slice(0, 10) ?? null,
+    boughtOn: cells.day('bought'),
+    healthMeasuredOn: cells.day('health measured'),
     notes: notes || null,
   };
 }

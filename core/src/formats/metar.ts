@@ -1,8 +1,9 @@
-import { parseMetar } from 'metar-taf-parser';
-import { type Conditions, conditionsRanges, windRanges } from '../air/conditions';
+import { type Conditions, conditionsRanges, forecastHeightM, windRanges } from '../air/conditions';
 import { saturationVapourPa } from '../air/density';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { violation } from '../units/quantity';
+import { outOfRange } from '../units/outOfRange';
+import { type Sentence, sentence } from '../units/sentence';
+import { type MetarGroup, metarGroups } from './metarGroups';
 
 /**
  * What an aerodrome report says of the weather, in SI; null where it is silent. Wind is measured at 10 m there and is a
@@ -13,7 +14,7 @@ export interface MetarReading {
   readonly wind: {
     readonly speedMps: number;
     readonly gustMps: number | null;
-    /** Null when it varies. */
+    /** Null when it varies or is not given. */
     readonly fromDeg: number | null;
   } | null;
   readonly airTemperatureC: number | null;
@@ -21,125 +22,196 @@ export interface MetarReading {
   readonly qnhHpa: number | null;
 }
 
-/** Wind of a report is read at this height (WMO No. 8). */
-export const metarReadingHeightM = 10;
-
 const mpsPer: Readonly<Record<string, number>> = { KT: 1852 / 3600, MPS: 1 };
 const hpaPerInchOfMercury = 33.8639;
-
-/** The groups we need: how each begins to look like itself, and how it must look to be understood. */
-const groups = [
-  {
-    name: 'wind',
-    like: /(KT|MPS|KMH)$/,
-    whole: /^((\d{3}|VRB)\d{2,3}(G\d{2,3})?|\/{5})(KT|MPS)$/,
-    wanted: 'three digits or VRB, the speed, a gust after G, and KT or MPS, as in 24008G14KT',
-  },
-  {
-    name: 'temperature',
-    like: /^M?\d+\/|^\/\/\/M?\d/,
-    whole: /^(M?\d{2}|\/\/)\/(M?\d{2}|\/\/|)$/,
-    wanted: 'two digits each for air and dew point, M for minus, as in 09/M01',
-  },
-  {
-    name: 'pressure',
-    like: /^[QA]\d/,
-    whole: /^[QA]\d{4}$/,
-    wanted: 'Q and four digits of hPa, or A and four of inches, as in Q1008 or A2977',
-  },
-] as const;
+/** Characters; with all its remarks a report has some hundreds. */
+const longestReport = 2000;
 
 /**
- * Reads the text of a METAR or SPECI. Refused, naming the group, when one that matters is misspelt or says what cannot be;
- * what is missing is null, not an error. Decoding proper is the package's; we look at the groups first, since it passes
- * over what it does not understand. Visual range, cloud and trend are not looked at.
+ * Reads the text of a METAR or SPECI, each group by its own grammar and in its place. A group that is wrong, unknown or out of
+ * place is refused by name, since a report read by half misleads; what is missing is null. The trend and remarks
+ * behind the report proper are left alone.
  */
 export function readMetar(text: string): Outcome<MetarReading> {
+  if (text.length > longestReport) {
+    return refuse('metar-too-long', 'A report has some hundred characters; this text has {lengthCount}.', {
+      lengthCount: text.length,
+    });
+  }
   const report = text.trim().toUpperCase().replace(/=$/, '').replace(/\s+/g, ' ');
   if (report === '')
     return refuse('metar-empty', 'Paste the report: METAR, the place, the time, then the weather.');
-  const body = report.split(/ (?:TEMPO|BECMG|NOSIG|RMK)\b/)[0] as string;
-  const tokens = body.split(' ').filter((token) => !/^(METAR|SPECI|COR|AUTO)$/.test(token));
-  const odd = oddGroup(tokens);
-  if (odd) return odd;
-  const [station = '', time = ''] = tokens;
-  if (!/^[A-Z][A-Z0-9]{3}$/.test(station) || !/^\d{6}Z$/.test(time)) {
+  const heading = /^(?:(?:METAR|SPECI) )?(?:COR )?([A-Z][A-Z0-9]{3}) (\d{6}Z)(?= |$)(.*)$/.exec(report);
+  if (!heading) {
     return refuse(
       'metar-heading',
-      `A report begins with four letters of the place and the time, as in XXHF 260820Z, not with “${tokens.slice(0, 2).join(' ')}”.`,
+      'A report begins with four letters of the place and the time, as in XXHF 260820Z, not with “{beginning}”.',
+      { beginning: report.split(' ').slice(0, 3).join(' ').slice(0, 40) },
     );
   }
-  const reading = decoded(station, tokens.join(' '));
-  const windGroup = tokens.find((token) => /^(\d|VRB)\w*(KT|MPS)$/.test(token));
-  if (windGroup && !reading.wind) {
-    return refuse('metar-group', `The wind group “${windGroup}” cannot be: a direction is 000 to 360.`);
+  const [, station = '', time = '', body = ''] = heading;
+  if (!/^(0[1-9]|[12]\d|3[01])([01]\d|2[0-3])[0-5]\dZ$/.test(time)) {
+    return wrongGroup('time', time, 'a day, an hour and a minute that there are, as in 260820Z');
   }
-  return checked(reading);
+  const found = groupsOf(body);
+  return found.ok ? readingOf(station, found.value) : found;
 }
 
-function oddGroup(tokens: readonly string[]) {
-  for (const { name, like, whole, wanted } of groups) {
-    const odd = tokens.find((token) => like.test(token) && !whole.test(token));
-    if (odd) return refuse('metar-group', `The ${name} group “${odd}” cannot be read: it needs ${wanted}.`);
-  }
-  return null;
+interface Found {
+  readonly group: MetarGroup;
+  readonly token: string;
+  readonly parts: Readonly<Record<string, string | undefined>>;
 }
 
-function decoded(station: string, report: string): MetarReading {
-  const { wind, temperature: both, dewPoint, altimeter } = parseMetar(report);
-  const temperature = both ?? airAlone(report);
-  const perUnit = wind && mpsPer[wind.unit];
-  return {
+/** Groups that are written as two words, joined so that each is one. */
+function tokensOf(body: string): string[] {
+  const proper = ` ${body.trim()} `.split(/ (?:TEMPO|BECMG|NOSIG|RMK)(?= )/)[0] as string;
+  return proper
+    .replace(/ ([1-9]) (?=\d\/\d{1,2}SM )/, ' $1_')
+    .replace(
+      / WS (ALL RWY|(?:(?:TKOF|LDG) )?R(?:WY)?\d{2}[LCR]?)(?= )/g,
+      (shear) => ` ${shear.trim().replace(/ /g, '_')}`,
+    )
+    .split(' ')
+    .filter(
+      (token, i, all) => token !== '' && !(/^(?:AUTO|COR|NIL)$/.test(token) && all.indexOf(token) === i),
+    );
+}
+
+function groupsOf(body: string): Outcome<readonly Found[]> {
+  const found: Found[] = [];
+  let place = 0;
+  for (const token of tokensOf(body)) {
+    const at = metarGroups.findIndex(({ form }, i) => i >= place && form.test(token));
+    const group = metarGroups[at];
+    if (!group) return misplacedOrWrong(token);
+    if (at === place && !group.many && found.some((one) => one.group === group))
+      return misplaced(group, token);
+    found.push({ group, token, parts: group.form.exec(token)?.groups ?? {} });
+    place = at;
+  }
+  return success(found);
+}
+
+function misplacedOrWrong(token: string) {
+  const known = metarGroups.find(({ form }) => form.test(token));
+  if (known) return misplaced(known, token);
+  const like = metarGroups.find((group) => group.like?.test(token));
+  if (like) return wrongGroup(like.name, token, like.wanted);
+  return refuse('metar-group', 'The group “{token}” is none that a report has.', { token: asWritten(token) });
+}
+
+function misplaced({ name }: MetarGroup, token: string) {
+  return refuse('metar-group', 'The {name} group “{token}” stands in the wrong place, or twice.', {
+    name,
+    token: asWritten(token),
+  });
+}
+
+function wrongGroup(name: string, token: string, wanted: string) {
+  return refuse('metar-group', 'The {name} group “{token}” cannot be read: it needs {wanted}.', {
+    name,
+    token: asWritten(token),
+    wanted,
+  });
+}
+
+function asWritten(token: string): string {
+  return token.replace(/_/g, ' ').slice(0, 40);
+}
+
+function readingOf(station: string, found: readonly Found[]): Outcome<MetarReading> {
+  const named = (name: string) => found.filter(({ group }) => group.name === name);
+  const [windGroup] = named('wind');
+  const turning = named('variable wind').find(({ parts }) => isBeyond(parts.least) || isBeyond(parts.most));
+  if (turning) return beyondTheCircle(turning);
+  const wind = windGroup ? windOf(windGroup) : success(null);
+  if (!wind.ok) return wind;
+  const [temperature] = named('temperature');
+  const airTemperatureC = degreesOf(temperature?.parts.air);
+  const dewPointC = degreesOf(temperature?.parts.dew);
+  if (airTemperatureC !== null && dewPointC !== null && dewPointC > airTemperatureC) {
+    return refuse(
+      'metar-value',
+      'The dew point in the temperature group “{token}” lies above the air temperature: look at it again.',
+      { token: temperature?.token ?? '' },
+    );
+  }
+  const pressures = named('pressure').sort((a, b) =>
+    a.parts.unit === 'Q' ? -1 : b.parts.unit === 'Q' ? 1 : 0,
+  );
+  const reading = {
     station,
-    wind:
-      wind && perUnit
-        ? {
-            speedMps: rounded(wind.speed * perUnit),
-            gustMps: wind.gust === undefined ? null : rounded(wind.gust * perUnit),
-            fromDeg: wind.degrees ?? null,
-          }
-        : null,
-    airTemperatureC: temperature === undefined ? null : temperature + 0,
-    relativeHumidity: humidity(temperature, dewPoint),
-    qnhHpa: altimeter
-      ? rounded(altimeter.value * (altimeter.unit === 'inHg' ? hpaPerInchOfMercury : 1))
-      : null,
+    wind: wind.value,
+    airTemperatureC,
+    relativeHumidity: humidity(airTemperatureC, dewPointC),
+    qnhHpa: pressures.map(({ parts }) => pressureOf(parts)).find((hpa) => hpa !== null) ?? null,
   };
+  const problem = rangeProblem(reading);
+  return problem ? refuse('metar-value', '{problem}', { problem }) : success(reading);
 }
 
-/** The package passes over a temperature group that lacks the dew point, as in 09/// or M02/. */
-function airAlone(report: string): number | undefined {
-  const group = / (M?)(\d\d)\/(?:\/\/)?(?: |$)/.exec(report);
-  return group ? Number(group[2]) * (group[1] ? -1 : 1) : undefined;
+const isBeyond = (degrees: string | undefined) => Number(degrees) > 360;
+
+function beyondTheCircle({ group, token }: Found) {
+  return refuse('metar-group', 'The {name} group “{token}” cannot be: a direction is 000 to 360.', {
+    name: group.name,
+    token,
+  });
+}
+
+/** Null where its speed is not given. */
+function windOf(found: Found): Outcome<MetarReading['wind']> {
+  const { from = '', speed = '', gust, unit = '' } = found.parts;
+  if (isBeyond(from)) return beyondTheCircle(found);
+  if ([speed, gust].some((one) => one?.startsWith('P'))) {
+    return refuse(
+      'metar-value',
+      'The wind group “{token}” says more than it can measure: nothing is flown in that.',
+      { token: found.token },
+    );
+  }
+  if (speed === '//') return success(null);
+  const inMps = (value: string) => rounded(Number(value) * (mpsPer[unit] ?? Number.NaN));
+  const gustMps = gust === undefined || gust === '//' ? null : inMps(gust);
+  const speedMps = inMps(speed);
+  if (gustMps !== null && Number(gust) < Number(speed)) {
+    return refuse(
+      'metar-value',
+      'The gust in the wind group “{token}” is weaker than the wind: look at it again.',
+      { token: found.token },
+    );
+  }
+  return success({ speedMps, gustMps, fromDeg: /^\d/.test(from) ? Number(from) : null });
+}
+
+function degreesOf(part: string | undefined): number | null {
+  if (!part || part === '//') return null;
+  const size = Number(part.replace('M', ''));
+  return part.startsWith('M') && size > 0 ? -size : size;
+}
+
+function pressureOf({ unit, value = '' }: Found['parts']): number | null {
+  if (value.startsWith('/')) return null;
+  return unit === 'Q' ? Number(value) : rounded((Number(value) / 100) * hpaPerInchOfMercury);
 }
 
 const rounded = (value: number) => Math.round(value * 10) / 10;
 
 /** Relative humidity from the dew point, where the air would be saturated. */
-function humidity(temperatureC: number | undefined, dewPointC: number | undefined): number | null {
-  if (temperatureC === undefined || dewPointC === undefined) return null;
+function humidity(temperatureC: number | null, dewPointC: number | null): number | null {
+  if (temperatureC === null || dewPointC === null) return null;
   const fraction = saturationVapourPa(dewPointC) / saturationVapourPa(temperatureC);
   return Math.round(fraction * 100) / 100;
 }
 
-function checked(reading: MetarReading): Outcome<MetarReading> {
-  const { wind, airTemperatureC, relativeHumidity, qnhHpa } = reading;
-  const problem =
-    (wind && violation(windRanges.speedMps, wind.speedMps)) ??
-    (wind?.gustMps != null ? violation(windRanges.gustMps, wind.gustMps) : null) ??
-    (airTemperatureC !== null ? violation(conditionsRanges.airTemperatureC, airTemperatureC) : null) ??
-    (qnhHpa !== null ? violation(conditionsRanges.qnhHpa, qnhHpa) : null);
-  if (problem) return refuse('metar-value', problem);
-  if (wind?.gustMps != null && wind.gustMps < wind.speedMps) {
-    return refuse('metar-value', 'The gust in the wind group is weaker than the wind: look at it again.');
-  }
-  if (relativeHumidity !== null && relativeHumidity > 1) {
-    return refuse(
-      'metar-value',
-      'The dew point in the temperature group lies above the air temperature: look at it again.',
-    );
-  }
-  return success(reading);
+function rangeProblem({ wind, airTemperatureC, qnhHpa }: MetarReading): Sentence | null {
+  return (
+    (wind && outOfRange(windRanges.speedMps, wind.speedMps)) ??
+    (wind?.gustMps != null ? outOfRange(windRanges.gustMps, wind.gustMps) : null) ??
+    (airTemperatureC !== null ? outOfRange(conditionsRanges.airTemperatureC, airTemperatureC) : null) ??
+    (qnhHpa !== null ? outOfRange(conditionsRanges.qnhHpa, qnhHpa) : null)
+  );
 }
 
 /** The weather with what the report says in it; what it does not say stays as it was. */
@@ -155,7 +227,7 @@ export function weatherFromMetar(reading: MetarReading, before: Conditions): Con
           speedMps: wind.speedMps,
           gustMps: wind.gustMps,
           fromDeg: wind.fromDeg ?? before.wind.fromDeg,
-          readingHeightM: metarReadingHeightM,
+          readingHeightM: forecastHeightM,
         }
       : before.wind,
   };
@@ -172,24 +244,46 @@ export function askedAfter({ wind, airTemperatureC }: MetarReading): Asked[] {
   ];
 }
 
+type Part = 'wind' | 'direction' | 'gust' | 'air' | 'dew-point' | 'pressure';
+
 /** The report in words, and what it lacks and the pilot must see to. */
-export function metarInWords(reading: MetarReading): { readonly says: string[]; readonly lacks: string[] } {
+export function metarInWords(reading: MetarReading): {
+  readonly says: readonly Sentence<Part>[];
+  readonly lacks: readonly Sentence<Part>[];
+} {
   const { wind, airTemperatureC, relativeHumidity, qnhHpa } = reading;
-  const says: string[] = [];
-  const lacks: string[] = [];
+  const says: Sentence<Part>[] = [];
+  const lacks: Sentence<Part>[] = [];
   if (wind) {
-    const from = wind.fromDeg === null ? 'from all sides' : `from ${wind.fromDeg}°`;
-    const gust = wind.gustMps === null ? '' : `, gusts ${wind.gustMps} m/s`;
-    says.push(wind.speedMps === 0 ? 'calm' : `wind ${wind.speedMps} m/s ${from}${gust}, at 10 m`);
-    if (wind.fromDeg === null) lacks.push('a direction of the wind: set the worst one for your way home');
+    says.push(windInWords(wind));
+    if (wind.fromDeg === null)
+      lacks.push(sentence('direction', 'a direction of the wind: set the worst one for your way home'));
     if (wind.gustMps === null && wind.speedMps > 0)
-      lacks.push('a gust: it is reckoned from the roughness of the ground');
-  } else lacks.push('the wind: enter it');
-  if (airTemperatureC === null) lacks.push('the air temperature: enter it');
-  else says.push(`air ${airTemperatureC} °C`);
-  if (relativeHumidity === null) lacks.push('the dew point: humidity stays as it was');
-  else says.push(`humidity ${Math.round(relativeHumidity * 100)} %`);
-  if (qnhHpa === null) lacks.push('the pressure: QNH stays as it was');
-  else says.push(`QNH ${qnhHpa} hPa`);
+      lacks.push(sentence('gust', 'a gust: it is reckoned from the roughness of the ground'));
+  } else lacks.push(sentence('wind', 'the wind: enter it'));
+  if (airTemperatureC === null) lacks.push(sentence('air', 'the air temperature: enter it'));
+  else says.push(sentence('air', 'air {airTemperatureC}', { airTemperatureC }));
+  if (relativeHumidity === null) lacks.push(sentence('dew-point', 'the dew point: humidity stays as it was'));
+  else
+    says.push(sentence('dew-point', 'humidity {humidityFraction}', { humidityFraction: relativeHumidity }));
+  if (qnhHpa === null) lacks.push(sentence('pressure', 'the pressure: QNH stays as it was'));
+  else says.push(sentence('pressure', 'QNH {qnhHpa}', { qnhHpa }));
   return { says, lacks };
+}
+
+function windInWords({ speedMps, gustMps, fromDeg }: NonNullable<MetarReading['wind']>): Sentence<Part> {
+  if (speedMps === 0 && gustMps === null) return sentence('wind', 'calm');
+  const from =
+    fromDeg === null
+      ? sentence('direction', 'from all sides')
+      : sentence('direction', 'from {fromDeg}', { fromDeg });
+  const heightM = forecastHeightM;
+  return gustMps === null
+    ? sentence('wind', 'wind {speedMps:1} {from}, at {heightM}', { speedMps, from, heightM })
+    : sentence('wind', 'wind {speedMps:1} {from}, gusts {gustMps:1}, at {heightM}', {
+        speedMps,
+        from,
+        gustMps,
+        heightM,
+      });
 }

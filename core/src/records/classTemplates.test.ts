@@ -1,4 +1,8 @@
+import { answered } from '../../fixtures/answered';
+import { jayOnTheFell } from '../../fixtures/jay';
 import { estimate } from '../estimate/estimate';
+import type { EstimateRequest } from '../estimate/request';
+import { withWhatIf } from '../estimate/whatIf';
 import { aircraftOfClass, classTemplates } from './classTemplates';
 
 // Common practice: field hovers last 70 to 85 % of the box; to the end, still air, new pack.
@@ -15,3 +19,24 @@ test.each(classTemplates)('the class $name flies: its hover is a fair share of i
   expect(lastsS / spec.advertisedFlightTimeS).toBeGreaterThan(0.7);
   expect(lastsS / spec.advertisedFlightTimeS).toBeLessThan(0.95);
 });
+
+const usableS = (request: EstimateRequest) => answered(estimate(request)).usableS.p50;
+
+// Denser air gives back some 2 % (power as one over the root of density); a pack that waits in the cold loses more (common practice).
+test.each(classTemplates.map((template) => [template.name, template] as const))(
+  'ten degrees colder costs a %s minutes, since its pack waits in that air (until 25 Nov 2026 it gained them)',
+  (_, template) => {
+    const { flight, policy, spec } = aircraftOfClass(template, 'Any');
+    const near = { ...flight, farthestM: 50 };
+    const conditions = { ...jayOnTheFell.conditions, airTemperatureC: 15 };
+    const pack = { ...template.pack, startTemperatureC: 15 };
+    const request = { aircraft: spec, battery: pack, conditions, flight: near, policy };
+    const now = usableS(request);
+    const colder = usableS(withWhatIf(request, { kind: 'colder', amount: 10 }, 'outside'));
+    expect(colder).toBeLessThan(now);
+    expect(colder).toBeGreaterThan(0.8 * now);
+    // One kept in a room is as warm as before: the cold then takes less.
+    const inRoom = usableS(withWhatIf(request, { kind: 'colder', amount: 10 }, 'room'));
+    expect(inRoom).toBeGreaterThan(colder);
+  },
+);

@@ -1,5 +1,6 @@
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
+import type { BatteryKeeping } from '../battery/keeping';
 import { usualReserveCharge } from '../reserve/policy';
 import type { AircraftContent } from './records';
 
@@ -9,17 +10,24 @@ import type { AircraftContent } from './records';
  */
 export interface ClassTemplate {
   readonly name: string;
+  /** The name without its mass, which is written in the reader's units. */
+  readonly what: string;
   readonly spec: Aircraft;
   readonly pack: Battery;
 }
 
 const camera = { kind: 'camera', rotorCount: 4 } as const;
-const full = { startCharge: 0.99, startTemperatureC: 20, cycles: 0 } as const;
+/** A new pack has the air's temperature until somebody says where it waits. */
+const full = { startCharge: 0.99, startTemperatureC: null, cycles: 0 } as const;
+/** How a new pack is kept until its owner says otherwise: nothing is claimed of it, and the estimate errs short. */
+export const usualKeeping: BatteryKeeping = { keptAt: 'outside' };
+
 const minutes = (count: number) => count * 60;
 
 export const classTemplates: readonly ClassTemplate[] = [
   {
     name: '135 g camera',
+    what: 'camera',
     spec: {
       ...camera,
       takeoffMassKg: 0.135,
@@ -31,6 +39,7 @@ export const classTemplates: readonly ClassTemplate[] = [
   },
   {
     name: '249 g camera',
+    what: 'camera',
     spec: {
       ...camera,
       takeoffMassKg: 0.249,
@@ -42,6 +51,7 @@ export const classTemplates: readonly ClassTemplate[] = [
   },
   {
     name: '570 g camera',
+    what: 'camera',
     spec: {
       ...camera,
       takeoffMassKg: 0.57,
@@ -53,6 +63,7 @@ export const classTemplates: readonly ClassTemplate[] = [
   },
   {
     name: '720 g camera',
+    what: 'camera',
     spec: {
       ...camera,
       takeoffMassKg: 0.72,
@@ -64,6 +75,7 @@ export const classTemplates: readonly ClassTemplate[] = [
   },
   {
     name: '900 g camera',
+    what: 'camera',
     spec: {
       ...camera,
       takeoffMassKg: 0.9,
@@ -75,6 +87,7 @@ export const classTemplates: readonly ClassTemplate[] = [
   },
   {
     name: '800 g racing style',
+    what: 'racing style',
     spec: {
       kind: 'racing',
       rotorCount: 4,
@@ -87,6 +100,7 @@ export const classTemplates: readonly ClassTemplate[] = [
   },
   {
     name: '3.5 kg six-rotor',
+    what: 'six-rotor',
     spec: {
       kind: 'camera',
       rotorCount: 6,
@@ -100,7 +114,10 @@ export const classTemplates: readonly ClassTemplate[] = [
 ];
 
 /** The content of a new aircraft of a class; the mix is the default flight, half of it hovered. */
-export function aircraftOfClass(template: ClassTemplate, name: string): AircraftContent {
+export function aircraftOfClass(
+  template: Pick<ClassTemplate, 'spec' | 'pack'>,
+  name: string,
+): AircraftContent {
   return {
     name,
     spec: { ...template.spec, name, advertisedCapacityMah: template.pack.ratedCapacityMah },

@@ -5,12 +5,15 @@ import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import type { Charger } from '../battery/charging';
 import type { BatteryKeeping } from '../battery/keeping';
+import type { Caution } from '../estimate/cautions';
 import type { EstimateWithLedger } from '../estimate/estimate';
-import type { FullEstimate } from '../estimate/full';
+import { estimateInFull, type FullEstimate } from '../estimate/full';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
 import type { Policy } from '../reserve/policy';
 import type { Shot } from '../swapPlan/shot';
+import type { TestQuestionCode } from '../testFlights/questions';
 import type { TestFlight } from '../testFlights/testFlight';
+import { inSi, type Sentence } from '../units/sentence';
 import type { LiftOffCard, LiftOffCheck } from './liftOff';
 
 /** What every kept record carries besides its content. Times are ISO 8601. */
@@ -68,12 +71,31 @@ export interface ConditionsContent {
   readonly liftOff?: LiftOffCard | null;
 }
 
+/** What was told then: in SI, and as a sentence for the reader's units; kept before 25 Nov 2026 it has its words only. */
+export type FrozenWords = { readonly message: string } & Partial<Sentence>;
+
 /** The estimate made when the test was recorded, kept as it was. */
 export interface FrozenEstimate {
   readonly request: EstimateRequest;
-  readonly answer: (EstimateWithLedger & Partial<Pick<FullEstimate, 'curveBand'>>) | null;
+  readonly answer:
+    | (Omit<EstimateWithLedger, 'cautions' | 'turnBackCharge'> &
+        Partial<Pick<FullEstimate, 'curveBand' | 'turnBackCharge'>> & {
+          readonly cautions: readonly (FrozenWords & Pick<Caution, 'about'>)[];
+        })
+    | null;
   /** Why there was none. */
-  readonly refusal: string | null;
+  readonly refusal: string | FrozenWords | null;
+}
+
+/** The estimate of a test as it is kept: the same for the example and for what a pilot records. */
+export function frozenEstimate(request: EstimateRequest): FrozenEstimate {
+  const outcome = estimateInFull(request);
+  if (!outcome.ok) return { request, answer: null, refusal: inSi(outcome.refusal) };
+  return {
+    request,
+    answer: { ...outcome.value, cautions: outcome.value.cautions.map(inSi) },
+    refusal: null,
+  };
 }
 
 export interface TestFlightContent {
@@ -87,6 +109,8 @@ export interface TestFlightContent {
   readonly excludedReason?: string | null;
   /** What was ticked before lift-off; null when no card was used. */
   readonly liftOff?: readonly LiftOffCheck[] | null;
+  /** Questions about it that the pilot answered with "it is right". */
+  readonly confirmed?: readonly TestQuestionCode[] | null;
 }
 
 export interface ShootContent {

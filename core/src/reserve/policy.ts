@@ -26,9 +26,17 @@ export function isTestOnly(policy: Policy): boolean {
   return policy.kind === 'forced-landing' || policy.kind === 'empty';
 }
 
-/** The gauge a flight under this policy must still show when it touches down. */
-export function chargeAtTouchdown(policy: Policy, forcedLandingCharge: number): number {
+/**
+ * The gauge a flight under this policy must still show when it touches down. Never less than the aircraft's own forced
+ * landing, where it would come down before: a test alone may end there, or go on to empty.
+ */
+export function leastAtTouchdown(policy: Policy, forcedLandingCharge: number): number {
   if (policy.kind === 'empty') return 0;
   if (policy.kind === 'forced-landing') return forcedLandingCharge;
-  return policy.reserveCharge ?? usualReserveCharge;
+  return Math.max(policy.reserveCharge ?? usualReserveCharge, forcedLandingCharge);
+}
+
+/** The same for a way home, which is flown to be down at home whatever the test is for. */
+export function leastAtHome(policy: Policy, forcedLandingCharge: number): number {
+  return Math.max(leastAtTouchdown(policy, forcedLandingCharge), forcedLandingCharge);
 }

@@ -1,16 +1,18 @@
 import fc from 'fast-check';
 import { jayOnTheFell } from '../../fixtures/jay';
+import { holds } from '../../fixtures/seeds';
 import { type Atmosphere, stillAir } from '../air/conditions';
 import { airframePriors } from '../aircraft/airframe';
 import { packPriors } from '../battery/pack';
 import { boxPriors, solveBox } from '../flight/box';
 import { nominal } from '../units/assumed';
+import { toldInSi } from '../units/sentence';
 import { returnLegs, returnPriors } from './returnHome';
 
 const usual = nominal({ ...boxPriors, ...airframePriors, ...packPriors, ...returnPriors });
 const { aircraft, battery } = jayOnTheFell;
 const box = solveBox(aircraft, battery, usual);
-if (!box.ok) throw new Error(box.refusal.message);
+if (!box.ok) throw new Error(toldInSi(box.refusal));
 const { powertrain } = box.value;
 
 const windy =
@@ -44,12 +46,12 @@ test('above the return height it stays up; very near it lands where it is, a lit
 
 test('8 m/s against a 9–10 m/s headwind never comes home (common practice), and says how fast it drifts', () => {
   const refusal = home(300, 60, windy(9.5, 240));
-  expect(refusal).toMatchObject({ code: 'home-unreachable', numbers: { driftMps: expect.closeTo(1.5, 9) } });
+  expect(refusal).toMatchObject({ code: 'home-unreachable', values: { driftMps: expect.closeTo(1.5, 9) } });
 });
 
 test('more headwind never shortens the way home (seed 6)', () => {
   const wind = fc.double({ min: 0, max: 12, noNaN: true });
-  fc.assert(
+  holds(
     fc.property(wind, wind, fc.double({ min: 30, max: 2000, noNaN: true }), (a, b, distanceM) => {
       const of = (windMps: number) => seconds(home(distanceM, 60, windy(windMps, 240)));
       expect(of(Math.max(a, b))).toBeGreaterThanOrEqual(of(Math.min(a, b)) - 1e-9);

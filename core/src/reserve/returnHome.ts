@@ -3,7 +3,7 @@ import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec, usualSpec } from '../aircraft/aircraft';
 import type { PowerLeg } from '../flight/legs';
 import { gustyPowerW, type Powertrain } from '../flight/powertrain';
-import type { Assumed, ValuesOf } from '../units/assumed';
+import { type Assumed, because, type ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 
@@ -16,7 +16,7 @@ export interface Position {
 
 export const positionRanges = {
   distanceM: { label: 'Distance out', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 },
-  bearingDeg: { label: 'Bearing', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10 },
+  bearingDeg: { label: 'Bearing', unit: '°', siPerUnit: 1, min: 0, max: 360, step: 10, compass: true },
   heightM: { label: 'Height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 5 },
   returnHeightM: { label: 'Return height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 5 },
 } as const satisfies Record<string, Quantity>;
@@ -39,7 +39,10 @@ export const returnPriors = {
     value: 1,
     spread: 0.12,
     kind: 'relative',
-    because: 'assumed: 8 m/s where the spec sheet is silent; aircraft come home at 7 to 10 (common practice)',
+    because: because(
+      'assumed: {usualMps} where the spec sheet is silent; aircraft come home at {leastMps} to {mostMps} (common practice)',
+      { usualMps: 8, leastMps: 7, mostMps: 10 },
+    ),
     betterBy: 'spec-sheet',
   },
 } as const satisfies Record<string, Assumed>;
@@ -47,7 +50,8 @@ export type ReturnCoefficients = ValuesOf<typeof returnPriors>;
 
 export interface ReturnLeg extends PowerLeg {
   readonly kind: 'wait' | 'rise' | 'come-down' | 'cruise' | 'descend' | 'land';
-  /** Height at its end, m above take-off. */
+  /** Height at its beginning and at its end, m above take-off. */
+  readonly fromHeightM: number;
   readonly heightM: number;
   readonly groundMps: number;
 }
@@ -112,6 +116,7 @@ export function legsAcross(
       kind,
       durationS: riseM / verticalMps,
       powerW: standingW(powertrain, atmosphere, (cruise.heightM + fromHeightM) / 2, Math.max(0, verticalMps)),
+      fromHeightM,
       heightM: cruise.heightM,
       groundMps: 0,
     },
@@ -119,6 +124,7 @@ export function legsAcross(
       kind: 'cruise',
       durationS: cruise.distanceM > 0 ? cruise.distanceM / progress.groundMps : 0,
       powerW: gustyPowerW(powertrain, air, { airspeedMps: cruise.airspeedMps }),
+      fromHeightM: cruise.heightM,
       heightM: cruise.heightM,
       groundMps: progress.groundMps,
     },
@@ -126,6 +132,7 @@ export function legsAcross(
       kind: 'descend',
       durationS: downS,
       powerW: standingW(powertrain, atmosphere, cruise.heightM / 2, 0),
+      fromHeightM: cruise.heightM,
       heightM: 0,
       groundMps: 0,
     },
@@ -133,6 +140,7 @@ export function legsAcross(
       kind: 'land',
       durationS: coefficients.landingAllowanceS,
       powerW: standingW(powertrain, atmosphere, 0, 0),
+      fromHeightM: 0,
       heightM: 0,
       groundMps: 0,
     },
@@ -148,7 +156,7 @@ export function waitLeg(
   durationS: number,
 ): ReturnLeg {
   const powerW = standingW(powertrain, atmosphere, heightM, 0);
-  return { kind: 'wait', durationS, powerW, heightM, groundMps: 0 };
+  return { kind: 'wait', durationS, powerW, fromHeightM: heightM, heightM, groundMps: 0 };
 }
 
 export function returnAirspeedMps(aircraft: Aircraft, { returnSpeedRatio }: ReturnCoefficients): number {
@@ -189,7 +197,7 @@ function notHome({ airspeedMps, heightM }: Cruise, { groundMps, windMps }: Progr
   const driftMps = -groundMps;
   return refuse(
     'home-unreachable',
-    `It does not come home: ${Number(airspeedMps.toFixed(1))} m/s of return speed against ${windMps.toFixed(1)} m/s of wind at ${heightM} m drifts back at ${driftMps.toFixed(1)} m/s. Fly lower, nearer, or downwind of home less far.`,
+    'It does not come home: {returnSpeedMps:1} of return speed against {windMps:1} of wind at {heightM} drifts back at {driftMps:1}. Fly lower, nearer, or downwind of home less far.',
     { returnSpeedMps: airspeedMps, windMps, heightM, driftMps },
   );
 }

@@ -36,7 +36,7 @@ export function transitLegs(
   if (!(groundMps > 0)) {
     return refuse(
       'point-unreachable',
-      `It cannot get there: ${airspeedMps} m/s through the air against ${air.windMps.toFixed(1)} m/s of wind drifts back at ${(-groundMps).toFixed(1)} m/s.`,
+      'It cannot get there: {airspeedMps:1} through the air against {windMps:1} of wind drifts back at {driftMps:1}.',
       { airspeedMps, windMps: air.windMps, driftMps: -groundMps },
     );
   }

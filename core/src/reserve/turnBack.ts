@@ -3,9 +3,8 @@ import type { Pack, PackState } from '../battery/pack';
 import { type DrainCurve, endOf, momentAtCharge } from '../flight/drain';
 import { flyLegs, type PowerLeg } from '../flight/legs';
 import { solveBetween, solveNear } from '../statistics/solve';
-import { minutesAndSeconds } from '../units/clock';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { chargeAtTouchdown, isTestOnly, type Policy } from './policy';
+import { isTestOnly, leastAtTouchdown, type Policy } from './policy';
 
 /** The end of the useful flight and of the whole one. */
 export interface FlightEnd {
@@ -35,7 +34,7 @@ export function flightEnd(
   rule: EndRule,
 ): Outcome<FlightEnd> {
   const { policy } = rule;
-  const reserve = chargeAtTouchdown(policy, rule.forcedLandingCharge);
+  const reserve = leastAtTouchdown(policy, rule.forcedLandingCharge);
   if (isTestOnly(policy)) return testEnd(pack, curve, policy, reserve);
   const home = (charge: number) => flyLegs(pack, wayHome, airC, momentAtCharge(curve, charge));
   const start = curve.charge[0] ?? 0;
@@ -95,15 +94,17 @@ function tooLittle(
   atTouchdown: PackState | null,
   wayHome: readonly PowerLeg[],
 ) {
-  const percent = (gauge: number) => Math.round(gauge * 100);
-  const homeS = wayHome.reduce((sum, leg) => sum + leg.durationS, 0);
-  const start = gaugeOf(startCharge, pack.hidden);
-  const end = atTouchdown
-    ? `touch down with ${percent(gaugeOf(atTouchdown.charge, pack.hidden))} %`
-    : 'not get home';
+  const wayHomeS = wayHome.reduce((sum, leg) => sum + leg.durationS, 0);
+  const numbers = { startCharge: gaugeOf(startCharge, pack.hidden), reserveCharge: reserve, wayHomeS };
+  if (!atTouchdown)
+    return refuse(
+      'charge-too-low',
+      'Nothing to spend: from {startCharge} the way home alone ({wayHomeS}) would not get home, and {reserveCharge} is held back.',
+      numbers,
+    );
   return refuse(
     'charge-too-low',
-    `Nothing to spend: from ${percent(start)} % the way home alone (${minutesAndSeconds(homeS)}) would ${end}, and ${percent(reserve)} % is held back.`,
-    { startCharge: start, reserveCharge: reserve, wayHomeS: homeS },
+    'Nothing to spend: from {startCharge} the way home alone ({wayHomeS}) would touch down with {touchdownCharge}, and {reserveCharge} is held back.',
+    { ...numbers, touchdownCharge: gaugeOf(atTouchdown.charge, pack.hidden) },
   );
 }

@@ -122,12 +122,8 @@ export function addShot(kit: FlightKit, flight: FlightSoFar, shot: Shot): Outcom
 }
 
 function cannotLast(possibleS: number, shot: Shot) {
-  return refuse(
-    'shot-too-long',
-    `Needs ${Math.round(shot.durationS)} s there, has ${Math.round(possibleS)} s.`,
-    {
-      possibleS,
-      neededS: shot.durationS,
-    },
-  );
+  return refuse('shot-too-long', 'Needs {neededS} there, has {possibleS}.', {
+    possibleS,
+    neededS: shot.durationS,
+  });
 }

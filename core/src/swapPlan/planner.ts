@@ -4,8 +4,8 @@ import type { Battery } from '../battery/battery';
 import { type Coefficients, usualCoefficients } from '../estimate/request';
 import { isTestOnly, type Policy } from '../reserve/policy';
 import { usualReturnHeightM } from '../reserve/returnHome';
-import { minutesAndSeconds } from '../units/clock';
-import { type Outcome, type Refusal, refuse, success } from '../units/outcome';
+import { type Outcome, type Refusal, type RefusalCode, refuse, success } from '../units/outcome';
+import { numbersOf, type Sentence, sentence } from '../units/sentence';
 import {
   addShot,
   beforeTakeoff,
@@ -47,9 +47,14 @@ export interface PlannedFlight {
   readonly shots: readonly FlownShot[];
 }
 
+/** Why a shot is on no battery. */
+export type UnplacedReason = Sentence<
+  RefusalCode | 'no-battery' | 'no-battery-left' | 'too-long-for-all' | 'out-of-reach'
+>;
+
 export interface UnplacedShot {
   readonly shotId: string;
-  readonly reason: string;
+  readonly reason: UnplacedReason;
 }
 
 export interface SwapPlan {
@@ -115,32 +120,43 @@ function tryFresh(candidate: Charged, shot: Shot): { candidate: Charged; outcome
 }
 
 /** Why a shot is on no battery: none left, none lasts, or the air forbids it. */
-function reasonFor(shot: Shot, fleet: readonly Charged[], used: ReadonlySet<string>): string {
-  if (fleet.length === 0) return 'No battery at hand.';
+function reasonFor(shot: Shot, fleet: readonly Charged[], used: ReadonlySet<string>): UnplacedReason {
+  const none = sentence('no-battery', 'No battery at hand.');
+  if (fleet.length === 0) return none;
   const tries = fleet.map((candidate) => tryFresh(candidate, shot));
   const wouldFit = tries.filter(({ outcome, candidate }) => outcome.ok && used.has(candidate.battery.id));
   if (wouldFit.length > 0) {
     const names = wouldFit.map(({ candidate }) => candidate.battery.label).join(', ');
-    return `No charged battery left for it; it would fit on ${names}, flown already.`;
+    return sentence(
+      'no-battery-left',
+      'No charged battery left for it; it would fit on {names}, flown already.',
+      { names },
+    );
   }
   const refusals = tries.flatMap(({ outcome, candidate }) =>
     outcome.ok ? [] : [{ label: candidate.battery.label, refusal: outcome.refusal }],
   );
-  return longestPossible(shot, refusals) ?? refusals[0]?.refusal.message ?? 'No battery at hand.';
+  return longestPossible(shot, refusals) ?? refusals[0]?.refusal ?? none;
 }
 
 function longestPossible(
   shot: Shot,
   refusals: readonly { readonly label: string; readonly refusal: Refusal }[],
-): string | null {
-  const possible = refusals
+): UnplacedReason | null {
+  const [best] = refusals
     .filter(({ refusal }) => refusal.code === 'shot-too-long')
-    .sort((a, b) => (b.refusal.numbers.possibleS ?? 0) - (a.refusal.numbers.possibleS ?? 0))[0];
-  if (!possible) return null;
-  const possibleS = possible.refusal.numbers.possibleS ?? 0;
-  return possibleS >= 1
-    ? `Takes ${minutesAndSeconds(shot.durationS)} there; the best battery, ${possible.label}, has ${minutesAndSeconds(possibleS)} before it must turn back.`
-    : `No battery gets there and back with the reserve; the best is ${possible.label}.`;
+    .map(({ label, refusal }) => ({ label, possibleS: numbersOf(refusal).possibleS ?? 0 }))
+    .sort((a, b) => b.possibleS - a.possibleS);
+  if (!best) return null;
+  return best.possibleS >= 1
+    ? sentence(
+        'too-long-for-all',
+        'Takes {durationS} there; the best battery, {label}, has {possibleS} before it must turn back.',
+        { durationS: shot.durationS, ...best },
+      )
+    : sentence('out-of-reach', 'No battery gets there and back with the reserve; the best is {label}.', {
+        label: best.label,
+      });
 }
 
 function timed(

@@ -1,3 +1,5 @@
+import { type Sentence, sentence, type TemplateValues } from './sentence';
+
 /**
  * A constant that is a guess: its value, how far off it may be (one standard deviation), and why we believe it.
  * It stands beside its law; the spread is the prior of the uncertainty, so there is no second list.
@@ -9,9 +11,17 @@ export interface Assumed {
   readonly kind: 'relative' | 'absolute';
   readonly min?: number;
   readonly max?: number;
-  readonly because: string;
+  readonly because: string | Sentence<'because'>;
   /** What a pilot can do to know it better, one of the ways in estimate/sensitivity. */
   readonly betterBy: string;
+}
+
+/** A reason with quantities in it. */
+export function because<const Template extends string>(
+  template: Template,
+  ...values: TemplateValues<Template>
+): Sentence<'because'> {
+  return sentence('because', template, ...values);
 }
 
 /** The coefficient values that belong to a set of assumed constants. */

@@ -1,12 +1,41 @@
-/**
- * What cannot be answered, told so that a pilot understands it. Code for machines, message for people,
- * and the numbers behind it with their units in the names.
- */
-export interface Refusal {
-  readonly code: string;
-  readonly message: string;
-  readonly numbers: Readonly<Record<string, number>>;
-}
+import { type Sentence, sentence, type TemplateValues } from './sentence';
+
+/** Everything that may be answered with a reason instead of a result. */
+export const refusalCodes = [
+  'box-hover-time-impossible',
+  'box-time-impossible',
+  'box-too-good',
+  'box-too-poor',
+  'beyond-mode-airspeed',
+  'wind-beyond-mode',
+  'wind-reading-sheltered',
+  'leg-unflyable',
+  'flight-not-whole',
+  'pack-cannot-deliver',
+  'charge-too-low',
+  'home-unreachable',
+  'lands-itself',
+  'pack-gives-out',
+  'point-unreachable',
+  'shot-too-long',
+  'policy-for-tests-only',
+  'coordinates',
+  'file-too-long',
+  'columns-missing',
+  'too-many-rows',
+  'no-hours',
+  'not-geojson',
+  'too-many-features',
+  'metar-empty',
+  'metar-too-long',
+  'metar-heading',
+  'metar-group',
+  'metar-value',
+] as const;
+export type RefusalCode = (typeof refusalCodes)[number];
+
+/** What cannot be answered, told so that a pilot understands it, with the quantities behind it. */
+export type Refusal = Sentence<RefusalCode>;
 
 /** A result a pilot's own input may make impossible: never an exception, never a NaN. */
 export type Outcome<T> =
@@ -17,10 +46,11 @@ export function success<T>(value: T): Outcome<T> {
   return { ok: true, value };
 }
 
-export function refuse(
-  code: string,
-  message: string,
-  numbers: Readonly<Record<string, number>> = {},
+/** A refusal in its sentence: `refuse('home-unreachable', 'It drifts back at {driftMps:1}.', { driftMps })`. */
+export function refuse<const Template extends string>(
+  code: RefusalCode,
+  template: Template,
+  ...values: TemplateValues<Template>
 ): { readonly ok: false; readonly refusal: Refusal } {
-  return { ok: false, refusal: { code, message, numbers } };
+  return { ok: false, refusal: sentence(code, template, ...values) };
 }

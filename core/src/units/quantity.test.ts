@@ -1,14 +1,10 @@
 import fc from 'fast-check';
+import { everyQuantity, ranges } from '../../fixtures/quantities';
+import { holds } from '../../fixtures/seeds';
 import { minutesAndSeconds } from './clock';
-import { type Quantity, readTyped, shown, violation } from './quantity';
-import {
-  type ChosenUnits,
-  imperialUnits,
-  inChosenUnit,
-  inChosenUnits,
-  metricUnits,
-  written,
-} from './unitChoices';
+import { marksOf } from './numeral';
+import { inChosenUnit, type Quantity, readTyped, shown, violation, withUnit } from './quantity';
+import { type ChosenUnits, digitsOf, imperialUnits, metricUnits, written } from './units';
 
 const charge: Quantity = { label: 'Start charge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 };
 const time: Quantity = {
@@ -101,36 +97,116 @@ test('in a chosen unit: the same SI value, its bounds typed as shown are taken, 
   expect(inChosenUnit(wind, metricUnits)).toBe(wind);
 });
 
-test('what is shown in a chosen unit and typed back moves by less than its last digit (seed 5)', () => {
+test('what is shown in a chosen unit and typed back moves by no more than half its last digit (seed 5)', () => {
   const choices = fc.record<ChosenUnits>({
     speed: fc.constantFrom('m/s', 'km/h', 'mph', 'kn'),
     distance: fc.constantFrom('m', 'ft'),
     temperature: fc.constantFrom('°C', '°F'),
     mass: fc.constantFrom('g', 'lb'),
+    pressure: fc.constantFrom('hPa', 'inHg'),
   });
-  const quantities = fc.constantFrom(wind, metres('Height'), air, mass);
-  fc.assert(
-    fc.property(quantities, choices, fc.double({ min: 0, max: 1, noNaN: true }), (quantity, chosen, at) => {
-      const si = quantity.min + at * (quantity.max - quantity.min);
-      const own = inChosenUnit(quantity, chosen);
-      const read = readTyped(own, shown(own, si));
-      const digit = own.digits === undefined ? Math.abs(si) * 1e-5 : 0.5 * 10 ** -own.digits * own.siPerUnit;
-      expect('value' in read && Math.abs(read.value - si)).toBeLessThanOrEqual(digit + 1e-9);
-    }),
-    { seed: 5 },
+  holds(
+    fc.property(
+      fc.constantFrom(...everyQuantity),
+      choices,
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (quantity, chosen, at) => {
+        const own = inChosenUnit(quantity, chosen);
+        const drawn = quantity.min + at * (quantity.max - quantity.min);
+        const si = quantity.whole ? Math.round(drawn / quantity.siPerUnit) * quantity.siPerUnit : drawn;
+        const text = shown(own, si);
+        const read = readTyped(own, text);
+        const decimals = quantity.clock ? 0 : (own.digits ?? digitsOf(own.unit));
+        const digit = quantity.clock ? 0.5 : 0.5 * 10 ** -decimals * own.siPerUnit;
+        expect('value' in read && Math.abs(read.value - si)).toBeLessThanOrEqual(digit + 1e-9);
+        // One rule a unit: never more decimals than it has, never a nought behind them.
+        if (!quantity.clock) expect(text).toMatch(new RegExp(`^-?\\d+(\\.\\d{0,${decimals}}[1-9])?$`));
+      },
+    ),
+    { seed: 5, numRuns: 400 },
   );
 });
 
-test('sentences of the core are rendered in the chosen units, and nothing else in them changes', () => {
-  const say = (text: string) => inChosenUnits(text, imperialUnits);
-  expect(say('The way home crawls: 150 m take 0:58 against the wind')).toBe(
-    'The way home crawls: 492 ft take 0:58 against the wind',
+test('false decimals of 25 Nov 2026: a temperature, a height, an assumed drag area', () => {
+  expect(withUnit(inChosenUnit(air, imperialUnits), (28 - 32) / 1.8)).toBe('28 °F');
+  expect(withUnit(inChosenUnit(metres('Height'), imperialUnits), 18.288)).toBe('60 ft');
+  expect(withUnit(ranges.aircraft.dragAreaM2, 0.0611554)).toBe('612 cm²');
+  expect(withUnit(inChosenUnit(ranges.aircraft.dragAreaM2, imperialUnits), 0.0611554)).toBe('94.8 in²');
+});
+
+test('QNH, rotors and drag follow the units too (NIST SP 811, app. B.8: 29.92 inHg are 1013.2 hPa, 1 in 25.4 mm)', () => {
+  const typed = (quantity: Quantity, text: string) => readTyped(inChosenUnit(quantity, imperialUnits), text);
+  expect(typed(ranges.conditions.qnhHpa, '29.92')).toEqual({ value: expect.closeTo(1013.2, 1) });
+  expect(typed(ranges.aircraft.rotorDiameterM, '4.7')).toEqual({ value: expect.closeTo(0.11938, 6) });
+  expect(typed(ranges.aircraft.dragAreaM2, '16.3')).toEqual({ value: expect.closeTo(0.010516, 6) });
+});
+
+describe('thousands and decimals as the locale has them, as a whole or not at all', () => {
+  const distance: Quantity = { label: 'Distance', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 };
+  const typed = (text: string, locale: string) => readTyped(distance, text, marksOf(locale));
+  test.each([
+    ['en-GB', '1,200', 1200],
+    ['en-GB', '1200', 1200],
+    ['en-GB', '1.2', 1.2],
+    ['en-GB', '1,2', 1.2],
+    ['en-GB', '1,200.5', 1200.5],
+    ['en-GB', '1.200,5', 1200.5],
+    ['en-GB', '0,250', 0.25],
+    ['en-US', '9,999', 9999],
+    ['de-DE', '1.200', 1200],
+    ['de-DE', '1,200', 1.2],
+    ['de-DE', '62,5', 62.5],
+    ['de-CH', '1’200', 1200],
+    ['fr-FR', '1 200', 1200],
+    ['fr-FR', '1\u202f200,5', 1200.5],
+    ['pt-BR', '1.200,75', 1200.75],
+    ['en-GB', '1,200 m', 1200],
+    ['en-GB', '0.5 km', 500],
+  ])('%s: %j is %d', (locale, text, value) => {
+    expect(typed(text, locale)).toEqual({ value });
+  });
+
+  test('12,000 is twelve thousand, so beyond the range, and never twelve (until 25 Nov 2026 it was)', () => {
+    expect(typed('12,000', 'en-GB')).toEqual({
+      message: 'Distance must be from 0 to 10000 m, not 12000 m.',
+    });
+  });
+
+  test('what may be two numbers is asked, with both; where only one can be meant, it is that one', () => {
+    // In French a point stands for neither thousands nor decimals.
+    expect(typed('1.200', 'fr-FR')).toEqual({
+      message: 'Distance: does “1.200” mean 1.2 or 1200 m?',
+      either: [1.2, 1200],
+    });
+    expect(typed('12.000', 'fr-FR')).toEqual({ value: 12 });
+    expect(readTyped(distance, '1,200')).toMatchObject({ either: [1.2, 1200] });
+  });
+
+  test.each(['1,20,000', '1.2.3', '1,200,00', ',', '.', '1,', '1 20', '--1', '1,2,', '12e', '1'.repeat(60)])(
+    'no number: %s',
+    (text) => {
+      const read = typed(text, 'en-GB');
+      if (text === '1,') expect(read).toEqual({ value: 1 });
+      else expect('message' in read && read.message.length).toBeLessThan(120);
+    },
   );
-  expect(say('Gusts of 9 m/s at −5 °C, 1.17 kg/m³, 31:00 min, 2350 mAh, 249 g.')).toBe(
-    'Gusts of 20 mph at 23 °F, 1.17 kg/m³, 31:00 min, 2350 mAh, 0.55 lb.',
+});
+
+test('directions may be points of the compass, days hours and weeks', () => {
+  const from = (text: string) => readTyped(ranges.wind.fromDeg, text);
+  expect(['W', 'wsw', 'NE', 'south-west', 'north', '270', '270°', 'NNE'].map(from)).toEqual(
+    [270, 247.5, 45, 225, 0, 270, 270, 22.5].map((value) => ({ value })),
   );
-  expect(inChosenUnits('150 m', metricUnits)).toBe('150 m');
+  expect(from('west of it')).toMatchObject({ message: expect.stringContaining('a number in ° is needed') });
+  const days = (text: string) => readTyped(ranges.battery.daysSinceCharge, text);
+  expect(['96 h', '4', '2 weeks', '1.5 days'].map(days)).toEqual([4, 4, 14, 1.5].map((value) => ({ value })));
+});
+
+test('written values carry the unit that was chosen, and no minus before nothing', () => {
   expect(written('temperature', -0.2, metricUnits)).toBe('0 °C');
+  expect(written('distance', 150, imperialUnits)).toBe('492 ft');
+  expect(written('density', 1.17, imperialUnits, 2)).toBe('0.0730 lb/ft³');
+  expect(written('pressure', 1013.25, imperialUnits)).toBe('29.92 inHg');
 });
 
 test('a difference of temperatures is shown and typed without a shifted zero: 10 °C colder is 18 °F colder', () => {

@@ -4,7 +4,7 @@ import type { PackState } from '../battery/pack';
 import { type Coefficients, usualCoefficients } from '../estimate/request';
 import { flyLegs, type PowerLeg } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
-import { chargeAtTouchdown } from '../reserve/policy';
+import { leastAtHome } from '../reserve/policy';
 import {
   legsAcross,
   progressAlong,
@@ -158,9 +158,9 @@ function nearM(situation: Situation, bearingDeg: number): number {
   return radii.find(isHome) ?? 0;
 }
 
-/** The cell charge to touch down with. */
+/** The cell charge to touch down with, which no forced landing forestalls. */
 function reserveCharge({ request: { aircraft, policy }, pack }: Situation): number {
-  return cellChargeOf(chargeAtTouchdown(policy, spec(aircraft, 'forcedLandingCharge')), pack.hidden);
+  return cellChargeOf(leastAtHome(policy, spec(aircraft, 'forcedLandingCharge')), pack.hidden);
 }
 
 function farthestOutAndBackM(

@@ -1,8 +1,9 @@
 import { suggestedReturnHeight, tallestWithinM } from '../air/obstacle';
 import { usualCeilingM } from '../air/site';
 import { returnLegs } from '../reserve/returnHome';
+import { flyWay, total } from './flyWay';
 import type { ReturnRequest } from './request';
-import { type Situation, touchdownCharge } from './situation';
+import type { Situation } from './situation';
 
 export interface ReturnHeightAdvice {
   readonly tallestM: number;
@@ -42,6 +43,5 @@ function homeAt(situation: Situation, returnHeightM: number) {
   const { aircraft, position }: ReturnRequest = request;
   const legs = returnLegs(aircraft, powertrain, atmosphere, position, returnHeightM, coefficients);
   if (!legs.ok) return null;
-  const timeS = legs.value.reduce((sum, { durationS }) => sum + durationS, 0);
-  return { timeS, charge: touchdownCharge(situation, legs.value, now) };
+  return { timeS: total(legs.value), charge: flyWay(situation, legs.value, now).touchdownCharge };
 }

@@ -1,8 +1,9 @@
 import { type Draw, drawCoefficients, usualDraws, usualSeed } from '../estimate/draws';
-import { usualCoefficients } from '../estimate/request';
+import { type Coefficients, usualCoefficients } from '../estimate/request';
 import { usualConfidence } from '../reserve/policy';
 import { quantiles } from '../statistics/quantile';
 import { type Outcome, success } from '../units/outcome';
+import { plannedTurnBack } from './plannedTurnBack';
 import type { ReturnRequest } from './request';
 import { type ReturnHeightAdvice, returnHeightAdvice } from './returnHeight';
 import { type OwnReturn, type ReturnNow, returnNow, turnBackCharge, turnBackOf } from './returnNow';
@@ -12,7 +13,7 @@ import { lowOwnHeight, type WayOut, waysOut } from './waysOut';
 
 /** The middle answer, which follows the hand; its band takes the draws. */
 export interface ReturnAnswer {
-  /** Whether it touches down at home with anything on the gauge. */
+  /** Whether it is down at home before it lands itself, with anything on the gauge. */
   readonly feasible: boolean;
   readonly home: ReturnNow;
   readonly turnBackCharge: { readonly p50: number | null };
@@ -22,7 +23,7 @@ export interface ReturnAnswer {
   readonly waysOut: readonly WayOut[];
   readonly timetable: readonly OwnAction[];
   /** Why its own way home would hit something; null where it is clear. */
-  readonly tooLow: string | null;
+  readonly tooLow: ReturnType<typeof lowOwnHeight>;
 }
 
 /** How far off it may be: nine of ten touch down above p10. */
@@ -55,31 +56,42 @@ export function returnAnswer(request: ReturnRequest, tallestM: number | null = n
 
 /** Below any gauge there is, for a flight that does not come home. */
 const lost = -1;
-/** Above any gauge there is, for one that could not even turn back at take-off. */
-const never = 2;
 
-/** The same way home with every draw. */
+/** The same way home with every draw; the middle one lies within its band, and turns back no earlier than planned. */
 export function returnBand(request: ReturnRequest, draws: readonly Draw[]): ReturnBand {
-  const flights = draws.map(({ coefficients }) => {
-    const situation = situationOf(request, coefficients);
-    if (!situation.ok) return { touchdown: lost, turnBack: never };
-    return {
-      touchdown: returnNow(situation.value).touchdownCharge ?? lost,
-      turnBack: turnBackCharge(situation.value) ?? never,
-    };
-  });
+  const middle = ends(request, usualCoefficients);
+  const flights = draws.map(({ coefficients }) => ends(request, coefficients));
   const touchdowns = flights.map(({ touchdown }) => touchdown);
-  const [p10, p90] = quantiles(touchdowns, [0.1, 0.9]) as [number, number];
-  const [surely] = quantiles(
-    flights.map(({ turnBack }) => turnBack),
-    [request.policy.confidence ?? usualConfidence],
-  ) as [number];
-  const ifHome = (gauge: number) => (gauge < -0.2 ? null : gauge);
   return {
-    touchdownCharge: { p10: ifHome(p10), p90: ifHome(p90) },
-    turnBackCharge: surely > 1 ? null : surely,
+    touchdownCharge: {
+      p10: ifHome(Math.min(homeQuantile(touchdowns, 0.1), middle.touchdown)),
+      p90: ifHome(Math.max(homeQuantile(touchdowns, 0.9), middle.touchdown)),
+    },
+    turnBackCharge: plannedTurnBack(
+      middle.turnBack,
+      flights.map(({ turnBack }) => turnBack),
+      request.policy.confidence ?? usualConfidence,
+    ),
     chanceNotHome: touchdowns.filter((gauge) => gauge <= 0).length / flights.length,
   };
+}
+
+function ends(request: ReturnRequest, coefficients: Coefficients) {
+  const situation = situationOf(request, coefficients);
+  if (!situation.ok) return { touchdown: lost, turnBack: null };
+  return {
+    touchdown: returnNow(situation.value).touchdownCharge ?? lost,
+    turnBack: turnBackCharge(situation.value),
+  };
+}
+
+const ifHome = (gauge: number) => (gauge === lost ? null : gauge);
+
+/** A share's gauge, never straight between one that comes home and one that does not. */
+function homeQuantile(touchdowns: readonly number[], share: number): number {
+  const sorted = [...touchdowns].sort((a, b) => a - b);
+  const below = sorted[Math.floor(share * (sorted.length - 1))] as number;
+  return below === lost ? lost : (quantiles(touchdowns, [share])[0] as number);
 }
 
 export interface FullReturn extends Omit<ReturnAnswer, 'turnBackCharge'> {

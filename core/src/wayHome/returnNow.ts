@@ -3,18 +3,23 @@ import { gaugeOf } from '../battery/gauge';
 import type { PackState } from '../battery/pack';
 import { ownReturnCharge } from '../estimate/reckon';
 import { momentAtCharge } from '../flight/drain';
+import { isTestOnly, leastAtHome, type Policy } from '../reserve/policy';
 import { countdownS, type ReturnLeg, returnLegs, waitLeg } from '../reserve/returnHome';
 import { flightEnd } from '../reserve/turnBack';
 import type { Refusal } from '../units/outcome';
-import { type FlownLeg, flown, type Situation, touchdownCharge } from './situation';
+import { sentence } from '../units/sentence';
+import { type FlownLeg, type FlownWay, type ForcedLanding, flyWay, total } from './flyWay';
+import { landsItselfInWords } from './forcedLandingWords';
+import type { Situation } from './situation';
 
 /** The way home begun now, by the aircraft's own rules. */
 export interface ReturnNow {
   readonly legs: readonly FlownLeg[];
   readonly timeS: number;
   readonly energyWh: number;
-  /** Null when it does not come down at home: the wind is too strong, or the pack gives out. */
+  /** Null when it does not come down at home as it should: the wind is too strong, it lands itself before, or the pack gives out. */
   readonly touchdownCharge: number | null;
+  readonly forcedLanding: ForcedLanding | null;
   /** Why it does not come home; null when it does. */
   readonly notHome: Refusal | null;
 }
@@ -27,27 +32,36 @@ export function homeLegs({ request, flight, powertrain, atmosphere, coefficients
 
 export function returnNow(situation: Situation): ReturnNow {
   const legs = homeLegs(situation);
-  if (!legs.ok) return { legs: [], timeS: 0, energyWh: 0, touchdownCharge: null, notHome: legs.refusal };
-  const done = flown(situation, legs.value, situation.now);
-  const total = (pick: (leg: ReturnLeg) => number) => legs.value.reduce((sum, leg) => sum + pick(leg), 0);
-  const isHome = done.length === legs.value.length;
-  const timeS = total(({ durationS }) => durationS);
+  if (!legs.ok)
+    return {
+      legs: [],
+      timeS: 0,
+      energyWh: 0,
+      touchdownCharge: null,
+      forcedLanding: null,
+      notHome: legs.refusal,
+    };
+  const way = flyWay(situation, legs.value, situation.now);
   return {
-    legs: done,
-    timeS,
-    energyWh: total(({ durationS, powerW }) => (durationS * powerW) / 3600),
-    touchdownCharge: isHome ? (done[done.length - 1]?.chargeAfter ?? null) : null,
-    notHome: isHome ? null : packGivesOut(done, timeS),
+    ...way,
+    timeS: total(legs.value),
+    energyWh: legs.value.reduce((sum, { durationS, powerW }) => sum + (durationS * powerW) / 3600, 0),
+    notHome: whyNotHome(situation, way),
   };
 }
 
-function packGivesOut(done: readonly FlownLeg[], timeS: number): Refusal {
-  const onLeg = ['rise', 'cruise', 'descend', 'land'].find((kind) => !done.some((leg) => leg.kind === kind));
-  return {
-    code: 'pack-gives-out',
-    message: `It does not come home: the pack gives out on the way (${onLeg ?? 'before touch-down'}).`,
-    numbers: { wayHomeS: timeS },
-  };
+function whyNotHome(
+  { request }: Situation,
+  { touchdownCharge, forcedLanding, legs }: FlownWay,
+): Refusal | null {
+  if (touchdownCharge !== null) return null;
+  if (forcedLanding) return landsItselfInWords(forcedLanding, 'home', request.below ?? null);
+  const onLeg = (['rise', 'cruise', 'descend', 'land'] as const).find(
+    (kind) => !legs.some((leg) => leg.kind === kind),
+  );
+  return sentence('pack-gives-out', 'It does not come home: the pack gives out on the way ({onLeg}).', {
+    onLeg: onLeg ?? 'before touch-down',
+  });
 }
 
 /** When the way home from here must begin at the latest, by our reckoning and by the aircraft's own for still air. */
@@ -64,6 +78,8 @@ export interface OwnReturn {
   readonly timeS: number;
   /** What its own return, begun after its countdown, really touches down with; null when it does not come home. */
   readonly touchdownCharge: number | null;
+  /** Where it comes down by itself on that way; null when it does not. */
+  readonly forcedLanding: ForcedLanding | null;
   /** How much later than our turn back it sets off, countdown included; negative when it is earlier. */
   readonly lateByS: number | null;
 }
@@ -87,12 +103,19 @@ function latestTurnBack(
   legs: ReturnType<typeof homeLegs>,
 ): PackState | null {
   if (!legs.ok || !isStyleHeld) return null;
+  const forcedLandingCharge = spec(request.aircraft, 'forcedLandingCharge');
   const end = flightEnd(pack, curve, legs.value, request.conditions.airTemperatureC, {
-    policy: request.policy,
-    forcedLandingCharge: spec(request.aircraft, 'forcedLandingCharge'),
+    policy: toBeHome(request.policy, forcedLandingCharge),
+    forcedLandingCharge,
     takeoffCharge: takeoff.charge,
   });
   return end.ok ? end.value.turnBack : null;
+}
+
+/** A test may end in the air; a way home ends at home, with the forced landing's charge at least. */
+function toBeHome(policy: Policy, forcedLandingCharge: number): Policy {
+  if (!isTestOnly(policy)) return policy;
+  return { ...policy, kind: 'touch-down-charge', reserveCharge: leastAtHome(policy, forcedLandingCharge) };
 }
 
 /** Its call is reckoned for still air at this density (common practice); what follows is flown in the wind there is. */
@@ -106,10 +129,12 @@ function ownReturn(
   if (asked === null) return null;
   const when = momentAtCharge(curve, asked);
   const wait = waitLeg(powertrain, atmosphere, request.position.heightM, countdownS);
+  const way = legs && flyWay(situation, [wait, ...legs], when);
   return {
     charge: gaugeOf(asked, pack.hidden),
     timeS: when.timeS,
-    touchdownCharge: legs && touchdownCharge(situation, [wait, ...legs], when),
+    touchdownCharge: way?.touchdownCharge ?? null,
+    forcedLanding: way?.forcedLanding ?? null,
     lateByS: turnBackS === null ? null : when.timeS + countdownS - turnBackS,
   };
 }

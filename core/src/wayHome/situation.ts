@@ -1,14 +1,13 @@
 import { type Atmosphere, atmosphereOver } from '../air/conditions';
 import { maxAirspeedMps } from '../aircraft/aircraft';
-import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import { cellChargeOf } from '../battery/gauge';
 import { type Pack, type PackState, packOf } from '../battery/pack';
 import { boxOf, cannotStart, flownRound, stateAtTakeoff } from '../estimate/reckon';
 import { type Coefficients, type EstimateRequest, flightProblem } from '../estimate/request';
 import { type DrainCurve, momentAtCharge } from '../flight/drain';
-import { flyLegs, flyRounds, type PowerLeg } from '../flight/legs';
+import { flyRounds, type PowerLeg } from '../flight/legs';
 import { gustyPowerW, type Powertrain } from '../flight/powertrain';
-import type { ReturnLeg } from '../reserve/returnHome';
-import { type Outcome, refuse, success } from '../units/outcome';
+import { type Outcome, success } from '../units/outcome';
 import { flightTo, type ReturnRequest } from './request';
 
 /** An aircraft out there with one set of coefficients: what it is, the air, its pack, and how it got to its charge. */
@@ -38,7 +37,7 @@ export function situationOf(request: ReturnRequest, coefficients: Coefficients):
   if (!atmosphere.ok) return atmosphere;
   const { powertrain } = box.value;
   const problem = flightProblem(flight.flight);
-  if (problem) return refuse('mix-not-whole', problem);
+  if (problem) return { ok: false, refusal: problem };
   const style = flownRound(flight, powertrain, atmosphere.value, coefficients);
   const round = style.ok ? style.value : [blownAway(flight, powertrain, atmosphere.value)];
   const pack = packOf(battery, aircraft.hiddenCharge ?? null, coefficients);
@@ -71,35 +70,4 @@ function blownAway(
   const airspeedMps = maxAirspeedMps(aircraft, 'hover');
   const powerW = gustyPowerW(powertrain, atmosphere(flight.heightM), { airspeedMps });
   return { powerW, durationS: Number.POSITIVE_INFINITY };
-}
-
-export interface FlownLeg extends ReturnLeg {
-  /** The gauge at its end, 0–1, below zero by what is hidden. */
-  readonly chargeAfter: number;
-}
-
-/** Legs as they are flown from a state; the list ends before the leg on which the pack gives out. */
-export function flown(
-  { pack, request }: Situation,
-  legs: readonly ReturnLeg[],
-  from: PackState,
-): readonly FlownLeg[] {
-  const done: FlownLeg[] = [];
-  let state: PackState | null = from;
-  for (const leg of legs) {
-    state = flyLegs(pack, [leg], request.conditions.airTemperatureC, state);
-    if (!state) return done;
-    done.push({ ...leg, chargeAfter: gaugeOf(state.charge, pack.hidden) });
-  }
-  return done;
-}
-
-/** The gauge at touch-down after some legs; null when the pack gives out on the way. */
-export function touchdownCharge(
-  { pack, request }: Situation,
-  legs: readonly ReturnLeg[],
-  from: PackState,
-): number | null {
-  const end = flyLegs(pack, legs, request.conditions.airTemperatureC, from);
-  return end && gaugeOf(end.charge, pack.hidden);
 }

@@ -3,6 +3,7 @@ import { spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { momentAtCharge } from '../flight/drain';
 import { countdownS } from '../reserve/returnHome';
+import { type Sentence, sentence } from '../units/sentence';
 import type { OwnReturn } from './returnNow';
 import type { Situation } from './situation';
 
@@ -12,13 +13,20 @@ export interface OwnAction {
   /** From take-off; null for what may happen at any time. */
   readonly timeS: number | null;
   readonly charge: number | null;
-  readonly says: string;
+  readonly says: Sentence<OwnActionWords>;
   /** Where that is bad, why. */
-  readonly caution: string | null;
+  readonly caution: Sentence<'over-water' | 'over-people'> | null;
 }
 
-/** A lost link is answered after some seconds, by a setting of the aircraft (common practice). */
-const lostLink = 'after 3 to 20 s, by its setting';
+export type OwnActionWords =
+  | 'warns'
+  | 'asks'
+  | 'lands-itself'
+  | 'lands-in-place'
+  | 'returns-low'
+  | 'climbs-and-returns'
+  | 'stays-and-returns'
+  | 'after-lost-link';
 
 /** In order of time; the lost link, which may come at any time, last. */
 export function timetable(situation: Situation, own: OwnReturn | null): OwnAction[] {
@@ -29,14 +37,16 @@ export function timetable(situation: Situation, own: OwnReturn | null): OwnActio
   const forced = spec(aircraft, 'forcedLandingCharge');
   const place = homeRule(situation);
   const actions: OwnAction[] = [
-    action('low-warning', passing(warning), warning, 'it warns of a low battery'),
+    action('low-warning', passing(warning), warning, sentence('warns', 'it warns of a low battery')),
     ...(own
       ? [
           action(
             'own-call',
             own.timeS,
             own.charge,
-            `it asks to come home and counts ${countdownS} s; you may refuse`,
+            sentence('asks', 'it asks to come home and counts {countdownCount} s; you may refuse', {
+              countdownCount: countdownS,
+            }),
           ),
           action('own-return', own.timeS + countdownS, null, place.says, place.caution),
         ]
@@ -45,13 +55,20 @@ export function timetable(situation: Situation, own: OwnReturn | null): OwnActio
       'forced-landing',
       passing(forced),
       forced,
-      'it lands where it is; you can steer it aside, not stop it',
+      sentence('lands-itself', 'it lands where it is; you can steer it aside, not stop it'),
       badBelow(below, 'it comes down'),
     ),
   ];
   return [
     ...actions.sort((a, b) => (a.timeS ?? 0) - (b.timeS ?? 0)),
-    action('lost-link', null, null, `${lostLink}: ${place.says}`, place.caution),
+    action(
+      'lost-link',
+      null,
+      null,
+      // By a setting of the aircraft (common practice).
+      sentence('after-lost-link', 'after 3 to 20 s, by its setting: {what}', { what: place.says }),
+      place.caution,
+    ),
   ];
 }
 
@@ -59,8 +76,8 @@ function action(
   kind: OwnAction['kind'],
   timeS: number | null,
   charge: number | null,
-  says: string,
-  caution: string | null = null,
+  says: OwnAction['says'],
+  caution: OwnAction['caution'] = null,
 ): OwnAction {
   return { kind, timeS, charge, says, caution };
 }
@@ -73,23 +90,38 @@ function homeRule({ request, flight }: Situation): Pick<OwnAction, 'says' | 'cau
   const lowHeightM = spec(aircraft, 'lowReturnHeightM');
   if (position.distanceM <= inPlaceM) {
     return {
-      says: `it lands where it is, since it is within ${inPlaceM} m of home`,
+      says: sentence('lands-in-place', 'it lands where it is, since it is within {inPlaceM} of home', {
+        inPlaceM,
+      }),
       caution: badBelow(below, 'it lands'),
     };
   }
   if (position.distanceM <= lowM) {
     const heightM = Math.max(position.heightM, lowHeightM);
-    return { says: `it flies home at ${heightM} m, since it is within ${lowM} m`, caution: null };
+    return {
+      says: sentence('returns-low', 'it flies home at {heightM}, since it is within {lowM}', {
+        heightM,
+        lowM,
+      }),
+      caution: null,
+    };
   }
   const returnHeightM = flight.flight.returnHeightM as number;
+  const { heightM } = position;
   const says =
-    position.heightM < returnHeightM
-      ? `it climbs from ${position.heightM} m to ${returnHeightM} m and flies home`
-      : `it stays at ${position.heightM} m and flies home`;
+    heightM < returnHeightM
+      ? sentence('climbs-and-returns', 'it climbs from {heightM} to {returnHeightM} and flies home', {
+          heightM,
+          returnHeightM,
+        })
+      : sentence('stays-and-returns', 'it stays at {heightM} and flies home', { heightM });
   return { says, caution: null };
 }
 
-function badBelow(below: GroundBelow | null | undefined, verb: string): string | null {
-  if (below === 'water') return `${verb} on water: be away from there long before`;
-  return below === 'people' ? `${verb} on people: be away from there long before` : null;
+function badBelow(below: GroundBelow | null | undefined, verb: string): OwnAction['caution'] {
+  if (below === 'water')
+    return sentence('over-water', '{verb} on water: be away from there long before', { verb });
+  return below === 'people'
+    ? sentence('over-people', '{verb} on people: be away from there long before', { verb })
+    : null;
 }

@@ -1,7 +1,8 @@
 import type { Draw } from '../estimate/draws';
 import { usualCoefficients } from '../estimate/request';
 import { usualConfidence } from '../reserve/policy';
-import { quantiles } from '../statistics/quantile';
+import type { Outcome } from '../units/outcome';
+import { plannedTurnBack } from './plannedTurnBack';
 import type { ReturnRequest } from './request';
 import { turnBackCharge, turnBackOf } from './returnNow';
 import { type Situation, situationOf } from './situation';
@@ -29,8 +30,6 @@ const distanceLists: readonly (readonly number[])[] = [
   [500, 1000, 2000, 3500, 5000],
   [1000, 2000, 4000, 7000, 10_000],
 ];
-/** Above any gauge there is: it does not come home. */
-const never = 2;
 
 /** At the height of the request; the drain that leads there is the same for all places, so each draw flies it once. */
 export function turnTable(request: ReturnRequest, draws: readonly Draw[]): TurnTable {
@@ -44,19 +43,17 @@ export function turnTable(request: ReturnRequest, draws: readonly Draw[]): TurnT
   );
   const situations = draws.map(({ coefficients }) => situationOf(request, coefficients));
   const middle = situationOf(request, usualCoefficients);
-  const chargesAt = (distanceM: number, bearingDeg: number) =>
-    situations.map((one) =>
-      one.ok ? (turnBackCharge(there(one.value, distanceM, bearingDeg)) ?? never) : never,
-    );
   const confidence = request.policy.confidence ?? usualConfidence;
+  const plannedAt = (distanceM: number, bearingDeg: number) => {
+    const chargeOf = (one: Outcome<Situation>) =>
+      one.ok ? turnBackCharge(there(one.value, distanceM, bearingDeg)) : null;
+    return plannedTurnBack(chargeOf(middle), situations.map(chargeOf), confidence);
+  };
   return {
     directions,
     rows: (distances ?? []).map((distanceM) => ({
       distanceM,
-      charges: directions.map(({ bearingDeg }) => {
-        const [charge] = quantiles(chargesAt(distanceM, bearingDeg), [confidence]) as [number];
-        return charge > 1 ? null : charge;
-      }),
+      charges: directions.map(({ bearingDeg }) => plannedAt(distanceM, bearingDeg)),
       ownCharge: middle.ok ? (turnBackOf(there(middle.value, distanceM, 0)).own?.charge ?? null) : null,
     })),
   };

@@ -2,7 +2,10 @@ import { clearanceM, type GroundBelow, type LandingPlace, tallestWithinM } from 
 import { spec } from '../aircraft/aircraft';
 import { type Cruise, legsAcross, returnAirspeedMps } from '../reserve/returnHome';
 import { track } from '../reserve/transit';
-import { type Situation, touchdownCharge } from './situation';
+import { numbersOf, type Sentence, sentence } from '../units/sentence';
+import { type ForcedLanding, flyWay, total } from './flyWay';
+import { landsItselfInWords } from './forcedLandingWords';
+import type { Situation } from './situation';
 
 export const waysOutKinds = ['go-now', 'push', 'come-down', 'push-low', 'land-elsewhere'] as const;
 export type WayOutKind = (typeof waysOutKinds)[number];
@@ -11,17 +14,31 @@ export type WayOutKind = (typeof waysOutKinds)[number];
 export interface WayOut {
   readonly kind: WayOutKind;
   /** What to do, in words. */
-  readonly action: string;
+  readonly action: Sentence<WayOutAction>;
   readonly timeS: number;
   /** The gauge at touch-down, 0–1; null where it does not get there. */
   readonly touchdownCharge: number | null;
-  readonly caution: string;
+  /** Where it comes down by itself instead; null where it does not. */
+  readonly forcedLanding: ForcedLanding | null;
+  readonly caution: Sentence<WayOutCaution>;
 }
 
-const byHand = 'by hand: keep it in sight, and mind that obstacle sensing may be off';
+export type WayOutAction = WayOutKind | 'rise-and-push';
+export type WayOutCaution =
+  | 'its-own-way'
+  | 'flies-too-low'
+  | 'stick-forward'
+  | 'by-hand'
+  | 'only-where-nobody-is'
+  | 'drifts-away'
+  | 'pack-gives-out'
+  | 'lands-itself';
+
+const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obstacle sensing may be off');
 
 /**
- * What can still be done from here, most charge left first; what does not get there comes last. By hand the aircraft may
+ * What can still be done from here, most charge left first; what comes down by itself on the way, nearest first, and what
+ * does not get there at all come last. By hand the aircraft may
  * come down while it flies home, though never below the tallest thing on the way and its clearance.
  */
 export function waysOut(situation: Situation): WayOut[] {
@@ -44,25 +61,25 @@ export function waysOut(situation: Situation): WayOut[] {
     wayOut(
       situation,
       'go-now',
-      'Come home now instead of waiting',
+      sentence('go-now', 'Come home now instead of waiting'),
       home(ownM, usualMps),
-      lowOwnHeight(situation) ?? 'the aircraft’s own way home',
+      lowOwnHeight(situation) ?? sentence('its-own-way', 'the aircraft’s own way home'),
     ),
     pushedMps > usualMps &&
       wayOut(
         situation,
         'push',
         position.heightM < clearM
-          ? `Rise to ${metres(clearM)} m and push to ${metres(pushedMps)} m/s`
-          : `Push to ${metres(pushedMps)} m/s`,
+          ? sentence('rise-and-push', 'Rise to {clearM} and push to {pushedMps:1}', { clearM, pushedMps })
+          : sentence('push', 'Push to {pushedMps:1}', { pushedMps }),
         home(handM, pushedMps),
-        `keep the stick forward all the way; ${byHand}`,
+        sentence('stick-forward', 'keep the stick forward all the way; {byHand}', { byHand }),
       ),
     canComeDown &&
       wayOut(
         situation,
         'come-down',
-        `Come down to ${metres(clearM)} m, where there is less wind`,
+        sentence('come-down', 'Come down to {clearM}, where there is less wind', { clearM }),
         home(clearM, usualMps),
         byHand,
       ),
@@ -71,13 +88,19 @@ export function waysOut(situation: Situation): WayOut[] {
       wayOut(
         situation,
         'push-low',
-        `Come down to ${metres(clearM)} m and push to ${metres(pushedMps)} m/s`,
+        sentence('push-low', 'Come down to {clearM} and push to {pushedMps:1}', { clearM, pushedMps }),
         home(clearM, pushedMps),
         byHand,
       ),
     ...(request.landingPlaces ?? []).map((place) => elsewhere(situation, place, usualMps)),
   ].filter((way) => way !== false);
-  return ways.sort((a, b) => (b.touchdownCharge ?? -1) - (a.touchdownCharge ?? -1));
+  return ways.sort((a, b) => worth(b) - worth(a));
+}
+
+/** Down with some charge, else down by itself the nearer the better, else nowhere. */
+function worth({ touchdownCharge, forcedLanding }: WayOut): number {
+  if (touchdownCharge !== null) return touchdownCharge;
+  return forcedLanding ? -1 - forcedLanding.shortM : Number.NEGATIVE_INFINITY;
 }
 
 /** How low it may fly home: the tallest thing between here and home, and its clearance. */
@@ -87,12 +110,16 @@ export function clearHomeM({ request }: Situation): number {
 }
 
 /** Why the aircraft's own way home would hit something: it flies at its own height, whatever stands there. Null where it is clear. */
-export function lowOwnHeight(situation: Situation): string | null {
+export function lowOwnHeight(situation: Situation): Sentence<'flies-too-low'> | null {
   const { position } = situation.request;
   const ownM = Math.max(position.heightM, situation.flight.flight.returnHeightM as number);
   const clearM = clearHomeM(situation);
   if (ownM >= clearM) return null;
-  return `it flies home at ${metres(ownM)} m, and what stands on the way needs ${metres(clearM)} m: raise the return height first`;
+  return sentence(
+    'flies-too-low',
+    'it flies home at {ownM}, and what stands on the way needs {clearM}: raise the return height first',
+    { ownM, clearM },
+  );
 }
 
 function elsewhere(situation: Situation, place: LandingPlace, airspeedMps: number): WayOut {
@@ -102,9 +129,12 @@ function elsewhere(situation: Situation, place: LandingPlace, airspeedMps: numbe
   return wayOut(
     situation,
     'land-elsewhere',
-    `Land at ${place.name}, ${Math.round(distanceM)} m from here`,
+    sentence('land-elsewhere', 'Land at {name}, {distanceM} from here', { name: place.name, distanceM }),
     cruise,
-    `only where nobody is; mind what stands on that way${overWhat(below)}`,
+    sentence('only-where-nobody-is', 'only where nobody is; mind what stands on that way{overWhat}', {
+      overWhat: overWhat(below),
+    }),
+    place.name,
   );
 }
 
@@ -116,9 +146,10 @@ function overWhat(below: GroundBelow | null | undefined): string {
 function wayOut(
   situation: Situation,
   kind: WayOutKind,
-  action: string,
+  action: WayOut['action'],
   cruise: Cruise,
-  caution: string,
+  caution: WayOut['caution'],
+  place = 'home',
 ): WayOut {
   const { request, powertrain, atmosphere, coefficients, now } = situation;
   const legs = legsAcross(
@@ -130,25 +161,20 @@ function wayOut(
     coefficients,
   );
   if (!legs.ok) {
-    const driftMps = legs.refusal.numbers.driftMps ?? 0;
+    const driftMps = numbersOf(legs.refusal).driftMps ?? 0;
     return {
       kind,
       action,
       timeS: 0,
       touchdownCharge: null,
-      caution: `drifts away at ${metres(driftMps)} m/s`,
+      forcedLanding: null,
+      caution: sentence('drifts-away', 'drifts away at {driftMps:1}', { driftMps }),
     };
   }
-  const charge = touchdownCharge(situation, legs.value, now);
-  return {
-    kind,
-    action,
-    timeS: legs.value.reduce((sum, { durationS }) => sum + durationS, 0),
-    touchdownCharge: charge,
-    caution: charge === null ? 'the pack gives out on the way' : caution,
-  };
-}
-
-function metres(value: number): number {
-  return Number(value.toFixed(1));
+  const { touchdownCharge, forcedLanding } = flyWay(situation, legs.value, now);
+  const ends = { kind, action, timeS: total(legs.value), touchdownCharge, forcedLanding };
+  if (touchdownCharge !== null) return { ...ends, caution };
+  if (!forcedLanding)
+    return { ...ends, caution: sentence('pack-gives-out', 'the pack gives out on the way') };
+  return { ...ends, caution: landsItselfInWords(forcedLanding, place, request.below ?? null) };
 }

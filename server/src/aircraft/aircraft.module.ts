@@ -1,4 +1,4 @@
-import { type AircraftContent, mixProblem } from '@acorn-tally/core';
+import { type AircraftContent, flightProblem, toldInSi } from '@acorn-tally/core';
 import { Controller, Injectable, Module } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Stores } from '../database/stores';
@@ -14,8 +14,8 @@ export class AircraftService extends StoredRecords<AircraftContent> {
   }
 
   protected override async check({ flight }: AircraftContent): Promise<void> {
-    const message = mixProblem(flight.mix);
-    if (message) throw invalid([{ path: 'flight.mix', message }]);
+    const problem = flightProblem(flight);
+    if (problem) throw invalid([{ path: 'flight.mix', message: toldInSi(problem) }]);
   }
 
   protected override usersOf(id: string) {

@@ -10,7 +10,7 @@ import { Controller, Injectable, Module } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { PackDto } from '../calculations/requestDtos';
 import { Stores } from '../database/stores';
-import { InRange, Instant, Name, OneOf, Part, Text } from '../http/fields';
+import { Day, InRange, Instant, Name, OneOf, Part, Text } from '../http/fields';
 import { recordController } from '../http/recordController';
 import { versionRange } from '../http/replacement';
 import { StoredRecords } from '../http/storedRecords';
@@ -21,8 +21,8 @@ export class KeepingDto implements BatteryKeeping {
   @OneOf(batteryStates, optional) state?: BatteryState | null;
   @Instant(optional) chargedAt?: string | null;
   @OneOf(keptPlaces, optional) keptAt?: KeptPlace | null;
-  @Instant(optional) boughtOn?: string | null;
-  @Instant(optional) healthMeasuredOn?: string | null;
+  @Day(optional) boughtOn?: string | null;
+  @Day(optional) healthMeasuredOn?: string | null;
   @Text(optional) notes?: string | null;
 }
 

@@ -1,4 +1,4 @@
-import { estimateInFull } from '@acorn-tally/core';
+import { estimateInFull, inSi } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { validated } from '../http/validated';
@@ -16,6 +16,7 @@ export class EstimatesController {
   })
   @ApiBody({ type: EstimateRequestDto })
   estimate(@Body(validated(EstimateRequestDto)) { draws, seed, ...request }: EstimateRequestDto) {
-    return answered(estimateInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined }));
+    const answer = answered(estimateInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined }));
+    return { ...answer, cautions: answer.cautions.map(inSi) };
   }
 }

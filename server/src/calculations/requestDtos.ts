@@ -30,7 +30,7 @@ import {
   siteRanges,
   styles,
 } from '@acorn-tally/core';
-import { InRange, Name, OneOf, Part } from '../http/fields';
+import { InRange, Name, OneOf, Part, TimeZone } from '../http/fields';
 
 const optional = { optional: true };
 
@@ -156,6 +156,7 @@ export class LandingPlaceDto implements LandingPlace {
 
 export class SiteDto implements Site {
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
+  @TimeZone(optional) timeZone?: string | null;
   @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
   @Part(() => ObstacleDto, { list: true, optional: true }) obstacles?: ObstacleDto[] | null;

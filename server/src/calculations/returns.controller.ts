@@ -4,6 +4,7 @@ import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { validated } from '../http/validated';
 import { answered } from './answered';
 import { ReturnRequestDto } from './requestDtos';
+import { returnInSi } from './returnInSi';
 
 @ApiTags('calculations')
 @Controller()
@@ -16,7 +17,9 @@ export class ReturnsController {
   })
   @ApiBody({ type: ReturnRequestDto })
   return(@Body(validated(ReturnRequestDto)) { draws, seed, ...request }: ReturnRequestDto) {
-    return answered(returnInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined }));
+    return returnInSi(
+      answered(returnInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined })),
+    );
   }
 
   @Post('reaches')

@@ -79,6 +79,7 @@ export const testFlights = sqliteTable(
     note: text(),
     excludedReason: text(),
     liftOff: maybeWhole<TestFlightContent['liftOff']>(),
+    confirmed: maybeWhole<TestFlightContent['confirmed']>(),
     estimate: whole<FrozenEstimate>(),
   },
   (table) => [

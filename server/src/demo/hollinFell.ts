@@ -4,7 +4,7 @@ import {
   type BatteryKeeping,
   type ChargerContent,
   type ConditionsContent,
-  estimateInFull,
+  frozenEstimate,
   type Mode,
   requestForTest,
   type ShootContent,
@@ -45,9 +45,8 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
       { ...entry.label, cycles: entry.packs[battery - 1]?.cycles ?? null },
       weather,
     );
-    const outcome = estimateInFull(request);
-    if (!outcome.ok)
-      throw new Error(`The example's test of ${flownAt} has no estimate: ${outcome.refusal.message}`);
+    const estimate = frozenEstimate(request);
+    if (!estimate.answer) throw new Error(`The example's test of ${flownAt} has no estimate.`);
     await stores.testFlights.createIn(transaction, {
       aircraftId: aircraft.id,
       batteryId: batteryIds[battery - 1] as string,
@@ -56,7 +55,7 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
       weather,
       note: note ?? null,
       excludedReason: excludedReason ?? null,
-      estimate: { request, answer: outcome.value, refusal: null },
+      estimate,
     });
   }
   if (entry.shoot)

@@ -1,11 +1,18 @@
-import { nameLength, nameProblem, type Quantity, violation } from '@acorn-tally/core';
+import {
+  isDay,
+  isInstant,
+  isTimeZone,
+  nameLength,
+  nameProblem,
+  type Quantity,
+  violation,
+} from '@acorn-tally/core';
 import { applyDecorators, type Type as Class } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsIn,
-  IsISO8601,
   IsOptional,
   IsString,
   MaxLength,
@@ -99,12 +106,36 @@ export function Texts() {
   );
 }
 
+/** Date, time and offset: an instant that every clock reads alike. */
 export function Instant({ optional = false } = {}) {
   return applyDecorators(
-    IsISO8601({ strict: true }, { message: (given) => `${given.property} needs a date and time, ISO 8601.` }),
+    checked('instant', isInstant, 'a date and time with its offset, as in 2026-11-26T08:40:00+00:00'),
     maybe(optional),
     ApiProperty({ type: String, format: 'date-time', required: !optional, nullable: optional }),
   );
+}
+
+export function Day({ optional = false } = {}) {
+  return applyDecorators(
+    checked('day', isDay, 'a day, as in 2026-11-26'),
+    maybe(optional),
+    ApiProperty({ type: String, format: 'date', required: !optional, nullable: optional }),
+  );
+}
+
+export function TimeZone({ optional = false } = {}) {
+  return applyDecorators(
+    checked('timeZone', isTimeZone, 'the name of a time zone, as in Europe/London'),
+    maybe(optional),
+    ApiProperty({ type: String, required: !optional, nullable: optional }),
+  );
+}
+
+function checked(name: string, validate: (value: unknown) => boolean, wanted: string): PropertyDecorator {
+  return ValidateBy({
+    name,
+    validator: { validate, defaultMessage: (given) => `${given?.property} needs ${wanted}.` },
+  });
 }
 
 /** Another DTO inside this one. */

@@ -1,3 +1,4 @@
+import { numbersOf, type Refusal, toldInSi } from '@acorn-tally/core';
 import { HttpException } from '@nestjs/common';
 
 export interface FieldError {
@@ -47,10 +48,10 @@ export const inUse = (noun: string, users: readonly string[]) =>
     users,
   });
 
-/** What the model cannot answer, with its reason and the numbers behind it. */
-export const refused = (refusal: { code: string; message: string; numbers: object }) =>
-  problem('refused', refusal.message, 422, {
+/** What the model cannot answer, with its reason and the numbers behind it, in SI. */
+export const refused = (refusal: Refusal) =>
+  problem('refused', toldInSi(refusal), 422, {
     code: refusal.code,
-    detail: refusal.message,
-    numbers: refusal.numbers,
+    detail: toldInSi(refusal),
+    numbers: numbersOf(refusal),
   });

@@ -1,4 +1,12 @@
-import { type Coordinates, type HourlyWeather, practiceStation, sunTimes } from '@acorn-tally/core';
+import {
+  type Coordinates,
+  clockTime,
+  type HourlyWeather,
+  practiceStation,
+  readClockTime,
+  sunTimes,
+  timeZoneAt,
+} from '@acorn-tally/core';
 
 /** What the stand-in station reports: made up, the same for the same place and day. */
 export interface StationReport {
@@ -9,13 +17,14 @@ export interface StationReport {
 }
 
 const hoursOfDay = Array.from({ length: 24 }, (_, hour) => hour);
-/** The report is of this hour. */
+/** The report is of this hour by the clocks of the place. */
 const reportHour = 9;
 const knotMps = 1852 / 3600;
 
 /**
  * A practice weather station: a made-up day for a place, from a seed of place and day. Colder with height (6.5 K per km,
- * ISO 2533), with latitude and in winter; coldest at dawn, windiest after noon. Nothing of it was measured anywhere.
+ * ISO 2533), with latitude and in winter; coldest at dawn, windiest after noon, by the clocks of the place. Nothing of it was
+ * measured anywhere.
  */
 export function stationReport(day: string, elevationM: number, coordinates: Coordinates): StationReport {
   const chance = seeded(
@@ -31,14 +40,16 @@ export function stationReport(day: string, elevationM: number, coordinates: Coor
   const turnDeg = spread(chance(), 60);
   const qnhHpa = Math.round(1013 + spread(chance(), 18));
   const gustRatio = 1.35 + 0.35 * chance();
-  const dawnHour = new Date(
-    sunTimes(`${day}T12:00:00Z`, coordinates).rise ?? `${day}T06:00:00Z`,
-  ).getUTCHours();
+  const timeZone = timeZoneAt(coordinates);
+  const atHour = (hour: number) =>
+    readClockTime(`${day} ${String(hour).padStart(2, '0')}:00`, timeZone) as string;
+  const rise = sunTimes(atHour(12), coordinates).rise;
+  const dawnHour = rise ? Number(clockTime(rise, timeZone).slice(11, 13)) : 6;
   const hours = hoursOfDay.map((hour) => {
     const warmth = -Math.cos((2 * Math.PI * (hour - dawnHour)) / 24);
     const speedMps = Math.max(0.5, meanMps * (1 + 0.35 * warmth) + spread(chance(), 0.4));
     return {
-      at: `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`,
+      at: atHour(hour),
       airTemperatureC: Math.round((meanC + swingC * warmth) * 10) / 10,
       relativeHumidity: Math.round(100 * Math.min(1, Math.max(0.3, 0.78 - 0.15 * warmth))) / 100,
       qnhHpa,
@@ -53,13 +64,13 @@ export function stationReport(day: string, elevationM: number, coordinates: Coor
   return {
     practice: true,
     station: practiceStation,
-    metar: metarOf(hours[reportHour] as HourlyWeather, day),
+    metar: metarOf(hours[reportHour] as HourlyWeather),
     hours,
   };
 }
 
 /** The report as text, in the form of WMO Manual on Codes 306, FM 15. */
-function metarOf({ airTemperatureC, relativeHumidity, qnhHpa, wind }: HourlyWeather, day: string): string {
+function metarOf({ at, airTemperatureC, relativeHumidity, qnhHpa, wind }: HourlyWeather): string {
   const two = (value: number) => String(Math.abs(value)).padStart(2, '0');
   const knots = (mps: number) => Math.round(mps / knotMps);
   const degrees = (value: number) => `${value < 0 ? 'M' : ''}${two(value)}`;
@@ -68,7 +79,7 @@ function metarOf({ airTemperatureC, relativeHumidity, qnhHpa, wind }: HourlyWeat
   const dew = Math.round(air - (100 - 100 * (relativeHumidity ?? 1)) / 5);
   const from = String((Math.round(wind.fromDeg / 10) * 10) % 360 || 360).padStart(3, '0');
   return [
-    `METAR ${practiceStation} ${day.slice(8, 10)}${two(reportHour)}00Z`,
+    `METAR ${practiceStation} ${at.slice(8, 10)}${at.slice(11, 13)}${at.slice(14, 16)}Z`,
     `${from}${two(knots(wind.speedMps))}G${two(knots(wind.gustMps ?? 0))}KT`,
     '9999',
     `${degrees(air)}/${degrees(dew)}`,

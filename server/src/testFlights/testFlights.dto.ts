@@ -6,8 +6,10 @@ import {
   type TestFlight,
   type TestFlightContent,
   type TestPattern,
+  type TestQuestionCode,
   testFlightRanges,
   testPatterns,
+  testQuestionCodes,
 } from '@acorn-tally/core';
 import { WeatherDto } from '../calculations/requestDtos';
 import { InRange, Instant, OneOf, Part, SomeOf, Text } from '../http/fields';
@@ -39,6 +41,7 @@ export class TestFlightDto implements TestFlightContent {
   @Text(optional) note?: string | null;
   @Text(optional) excludedReason?: string | null;
   @SomeOf(liftOffChecks, optional) liftOff?: LiftOffCheck[] | null;
+  @SomeOf(testQuestionCodes, optional) confirmed?: TestQuestionCode[] | null;
 }
 
 export class TestFlightReplacementDto extends TestFlightDto {

@@ -1,6 +1,6 @@
 import {
-  estimateInFull,
   type FrozenEstimate,
+  frozenEstimate,
   requestForTest,
   type TestFlightContent,
   testFlightProblem,
@@ -29,11 +29,7 @@ export class TestFlightsService extends StoredRecords<
       this.stores.batteries.get(content.batteryId),
     ]);
     const request = requestForTest(content.test, aircraft.spec, battery.pack, content.weather);
-    const outcome = estimateInFull(request);
-    const estimate = outcome.ok
-      ? { request, answer: outcome.value, refusal: null }
-      : { request, answer: null, refusal: outcome.refusal.message };
-    return { ...content, estimate };
+    return { ...content, estimate: frozenEstimate(request) };
   }
 
   protected override async check(content: TestFlightContent): Promise<void> {

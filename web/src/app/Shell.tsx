@@ -1,11 +1,12 @@
 import { Button } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { ConditionsDrawer } from '../conditions/ConditionsDrawer';
 import { Ribbon } from '../conditions/Ribbon';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { Footer } from './Footer';
+import { Guard } from './Guard';
 import { KeysHelp } from './KeysHelp';
 import { useKeys } from './keys';
 import { LookChoice } from './LookChoice';
@@ -24,6 +25,7 @@ export function Shell() {
   const loading = useLoading();
   useSavingAtClose();
   const look = useChosen((state) => state.look);
+  const { pathname } = useLocation();
   const actions = useMemo(
     () => ({
       ...Object.fromEntries(views.map(({ key, path }) => [key, () => void navigate(path)])),
@@ -63,9 +65,19 @@ export function Shell() {
           Keys <kbd>?</kbd>
         </button>
       </header>
-      {loading === 'ready' && <Ribbon />}
+      {loading === 'ready' && (
+        <Guard what="The ribbon of conditions" resetKeys={[pathname]}>
+          <Ribbon />
+        </Guard>
+      )}
       {/* Charts take their colours when they are made, so another look makes them anew. */}
-      {loading === 'ready' ? <Outlet key={look} /> : <Waiting loading={loading} />}
+      {loading === 'ready' ? (
+        <Guard what="This view" resetKeys={[pathname, look]}>
+          <Outlet key={look} />
+        </Guard>
+      ) : (
+        <Waiting loading={loading} />
+      )}
       <Footer />
       {loading === 'ready' && <ConditionsDrawer />}
       <UnitsPanel opened={units} onClose={() => setUnits(false)} />

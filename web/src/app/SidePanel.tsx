@@ -1,5 +1,6 @@
 import { Drawer } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { Guard } from './Guard';
 
 interface Props {
   readonly title: string;
@@ -30,7 +31,11 @@ export function SidePanel({
           <Drawer.Title className="panel-title">{title}</Drawer.Title>
           <Drawer.CloseButton aria-label="Close" />
         </div>
-        <Drawer.Body>{children}</Drawer.Body>
+        <Drawer.Body>
+          <Guard what={title} resetKeys={[opened]}>
+            {children}
+          </Guard>
+        </Drawer.Body>
       </Drawer.Content>
     </Drawer.Root>
   );

@@ -1,13 +1,14 @@
-import { type ChosenUnits, type Dimension, imperialUnits, metricUnits, unitChoices } from '@acorn-tally/core';
+import { type Choice, type ChosenUnits, imperialUnits, metricUnits, unitChoices } from '@acorn-tally/core';
 import { ChoiceField } from '../fields/ChoiceField';
 import { useChosen } from '../state/chosen';
 import { SidePanel } from './SidePanel';
 
-const dimensionNames: Record<Dimension, string> = {
+const choiceNames: Record<Choice, string> = {
   speed: 'Wind and speed',
   distance: 'Height and distance',
   temperature: 'Temperature',
   mass: 'Mass',
+  pressure: 'Pressure',
 };
 const mixes: readonly { readonly name: string; readonly units: ChosenUnits }[] = [
   { name: 'Metric', units: metricUnits },
@@ -34,13 +35,13 @@ export function UnitsPanel({ opened, onClose }: { readonly opened: boolean; read
           </button>
         ))}
       </fieldset>
-      {(Object.keys(unitChoices) as Dimension[]).map((dimension) => (
+      {(Object.keys(unitChoices) as Choice[]).map((choice) => (
         <ChoiceField<string>
-          key={dimension}
-          label={dimensionNames[dimension]}
-          value={units[dimension]}
-          options={unitChoices[dimension].map((value) => ({ value, label: value }))}
-          onChange={(unit) => choose({ units: { ...units, [dimension]: unit } })}
+          key={choice}
+          label={choiceNames[choice]}
+          value={units[choice]}
+          options={unitChoices[choice].map((value) => ({ value, label: value }))}
+          onChange={(unit) => choose({ units: { ...units, [choice]: unit } })}
         />
       ))}
       <p className="panel-note">
@@ -51,5 +52,5 @@ export function UnitsPanel({ opened, onClose }: { readonly opened: boolean; read
 }
 
 function isSame(a: ChosenUnits, b: ChosenUnits): boolean {
-  return (Object.keys(a) as Dimension[]).every((dimension) => a[dimension] === b[dimension]);
+  return (Object.keys(a) as Choice[]).every((choice) => a[choice] === b[choice]);
 }

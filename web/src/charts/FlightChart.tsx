@@ -1,8 +1,8 @@
 import {
   type Band,
-  chargeAtTouchdown,
   type Estimate,
   emptyCellVoltageV,
+  leastAtTouchdown,
   minutesAndSeconds,
   type Policy,
 } from '@acorn-tally/core';
@@ -97,7 +97,7 @@ function Reading({ chart, timeS, words }: ReadingProps) {
 
 function chartOf({ estimate, band, policy, forcedLandingCharge, measure }: Props) {
   const lines = flightLines(estimate, measure);
-  const heldPercent = chargeAtTouchdown(policy, forcedLandingCharge) * 100;
+  const heldPercent = leastAtTouchdown(policy, forcedLandingCharge) * 100;
   return {
     data: dataFor(lines, measure === 'charge' ? band : []),
     options: optionsFor(lines, measure, heldPercent),

@@ -1,4 +1,5 @@
 import { bandOf, drawCoefficients, drawnFlights, estimate } from '@acorn-tally/core';
+import { answered } from '../../../core/fixtures/answered';
 import { spansOf } from '../minutes/spans';
 import { jayRequest } from '../testing/jay';
 import { bandOutline, flightLines } from './flightLines';
@@ -17,9 +18,8 @@ test('a flight that outlasts the box keeps its strokes', () => {
 });
 
 test('the chart’s lines join: flown until turn back, home to the reserve, flown on below zero', () => {
-  const outcome = estimate(jayRequest);
-  if (!outcome.ok) throw new Error(outcome.refusal.message);
-  const lines = flightLines(outcome.value, 'charge');
+  const outcome = answered(estimate(jayRequest));
+  const lines = flightLines(outcome, 'charge');
   expect(lines.flown[0]).toEqual({ x: 0, y: expect.closeTo(90, 6) });
   expect(lines.flown[lines.flown.length - 1]).toEqual(lines.wayHome[0]);
   expect(lines.flownOn[0]).toEqual(lines.wayHome[0]);
@@ -29,23 +29,21 @@ test('the chart’s lines join: flown until turn back, home to the reserve, flow
 });
 
 test('the strip’s parts are the estimate’s: to spend, and home from turn back to touch-down', () => {
-  const outcome = estimate(jayRequest);
-  if (!outcome.ok) throw new Error(outcome.refusal.message);
-  const spans = spansOf(outcome.value, 1860);
-  expect(spans.spendS + spans.homeS).toBeCloseTo(outcome.value.touchdownS.p50, 9);
+  const outcome = answered(estimate(jayRequest));
+  const spans = spansOf(outcome, 1860);
+  expect(spans.spendS + spans.homeS).toBeCloseTo(outcome.touchdownS.p50, 9);
   expect(spans.heldS).toBeGreaterThan(0);
 });
 
 test('the band’s outline goes down its early edge and up its late one, and holds the middle line', () => {
-  const outcome = estimate(jayRequest);
-  if (!outcome.ok) throw new Error(outcome.refusal.message);
+  const outcome = answered(estimate(jayRequest));
   const draws = drawCoefficients(64, 1);
   const [flights = []] = drawnFlights([jayRequest], draws);
-  const outline = bandOutline(bandOf(outcome.value, flights, draws).curve);
+  const outline = bandOutline(bandOf(outcome, flights, draws).curve);
   const [early, late] = [outline.slice(0, outline.length / 2), outline.slice(outline.length / 2).reverse()];
   expect(early.map(({ y }) => y)).toEqual(late.map(({ y }) => y));
   expect(early.map(({ y }) => y)).toEqual([...early.map(({ y }) => y)].sort((a, b) => b - a));
-  const { flown } = flightLines(outcome.value, 'charge');
+  const { flown } = flightLines(outcome, 'charge');
   const middle = flown.find(({ y }) => y < 60);
   const at = early.findIndex(({ y }) => y < 60);
   expect(early[at]?.x).toBeLessThan((middle?.x ?? 0) + 5);

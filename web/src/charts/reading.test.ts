@@ -6,14 +6,14 @@ import {
   imperialUnits,
   metricUnits,
 } from '@acorn-tally/core';
+import { answered } from '../../../core/fixtures/answered';
 import { writerOf } from '../state/units';
 import { jayRequest } from '../testing/jay';
 import { eventOf } from './flightLines';
 import { lastTimeS, readingAt, readingInWords } from './reading';
 
-const outcome = estimate(jayRequest);
-if (!outcome.ok) throw new Error(outcome.refusal.message);
-const flight = outcome.value;
+const outcome = answered(estimate(jayRequest));
+const flight = outcome;
 const draws = drawCoefficients(64, 2);
 const [flights = []] = drawnFlights([jayRequest], draws);
 const band = bandOf(flight, flights, draws).curve;

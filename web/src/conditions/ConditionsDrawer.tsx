@@ -6,17 +6,20 @@ import {
   ranges,
   readCoordinates,
   siteRanges,
+  timeZoneAt,
+  toldInSi,
   usualCeilingM,
   usualRoughnessM,
   writeCoordinates,
 } from '@acorn-tally/core';
-import dayjs from 'dayjs';
+import { Button, Select } from '@mantine/core';
 import { useState } from 'react';
 import { SidePanel } from '../app/SidePanel';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { atAnotherHour } from '../state/atTheHour';
 import { useChosen } from '../state/chosen';
+import { browserTimeZone, clockAt, sameClockTime } from '../state/clock';
 import { useConditions } from '../state/current';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
@@ -76,6 +79,9 @@ function PlaceFields({ conditions }: FormProps) {
     edit('conditions', conditions.id, part, label);
   const changeSite = (part: Partial<NonNullable<typeof site>>, label: string) =>
     change({ site: { ...site, ...part } }, label);
+  const clock = clockAt(conditions);
+  const moveTo = useMoving(conditions);
+  const note = clock.note(conditions.at);
   return (
     <>
       <h3 className="panel-part">Place and hour</h3>
@@ -93,15 +99,30 @@ function PlaceFields({ conditions }: FormProps) {
         problem={coordinatesProblem}
         onChange={(text) => {
           const read = readCoordinates(text);
-          changeSite({ coordinates: read.ok ? read.value : null }, 'coordinates');
+          moveTo({ coordinates: read.ok ? read.value : null }, 'coordinates');
         }}
       />
       <TextField
         label="Day and hour"
         type="datetime-local"
-        value={dayjs(conditions.at).format('YYYY-MM-DDTHH:mm')}
-        problem={(text) => (dayjs(text).isValid() ? null : 'Day and hour are empty.')}
-        onChange={(at) => change(atAnotherHour(conditions, dayjs(at).format()), 'day and hour')}
+        hint={note ?? undefined}
+        value={clock.field(conditions.at)}
+        problem={(text) => (clock.read(text) ? null : 'Day and hour are empty.')}
+        onChange={(text) =>
+          change(atAnotherHour(conditions, clock.read(text) ?? conditions.at), 'day and hour')
+        }
+      />
+      <Select
+        className="conditions-zone"
+        label="Time zone"
+        searchable
+        nothingFoundMessage="No zone of that name"
+        data={timeZones}
+        placeholder={site?.coordinates ? timeZoneAt(site.coordinates) : browserTimeZone}
+        description={site?.timeZone ? null : site?.coordinates ? 'by its coordinates' : 'this browser’s'}
+        clearable
+        value={site?.timeZone ?? null}
+        onChange={(timeZone) => moveTo({ timeZone }, 'time zone')}
       />
       <QuantityField
         quantity={ranges.conditions.elevationM}
@@ -130,10 +151,30 @@ function PlaceFields({ conditions }: FormProps) {
   );
 }
 
+const timeZones = Intl.supportedValuesOf('timeZone');
+
+/** Another place or zone: what its clocks showed they go on showing, here and where a shoot begins. */
+function useMoving(conditions: ConditionsRecord) {
+  const { edit, editAll, shoots } = useRecords();
+  const { site } = conditions;
+  return (part: Partial<NonNullable<typeof site>>, label: string) => {
+    const next = { ...site, ...part };
+    const [from, to] = [clockAt(conditions), clockAt({ site: next })];
+    const at = sameClockTime(conditions.at, from, to);
+    edit('conditions', conditions.id, { site: next, at }, label);
+    if (from.timeZone === to.timeZone) return;
+    editAll(
+      'shoots',
+      shoots.map(({ id, startsAt }) => ({ id, content: { startsAt: sameClockTime(startsAt, from, to) } })),
+      label,
+    );
+  };
+}
+
 function coordinatesProblem(text: string): string | null {
   if (text.trim() === '') return null;
   const read = readCoordinates(text);
-  return read.ok ? null : read.refusal.message;
+  return read.ok ? null : toldInSi(read.refusal);
 }
 
 interface WeatherFieldsProps extends FormProps {
@@ -197,6 +238,25 @@ function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
         hint="empty: reckoned from the ground’s roughness"
         onChange={(gustMps) => changeWind({ gustMps }, 'gust')}
       />
+      {wind.gustMps != null && wind.gustMps < wind.speedMps && (
+        <div className="field-question" role="alert">
+          <span>
+            Gusts weaker than the wind cannot be: they are left out until you answer. Which is wrong?
+          </span>
+          <Button
+            size="compact-xs"
+            variant="default"
+            onClick={() =>
+              changeWind({ speedMps: wind.gustMps as number, gustMps: wind.speedMps }, 'wind and gust')
+            }
+          >
+            They are swapped
+          </Button>
+          <Button size="compact-xs" variant="default" onClick={() => changeWind({ gustMps: null }, 'gust')}>
+            I have no gust
+          </Button>
+        </div>
+      )}
       <QuantityField
         quantity={ranges.wind.fromDeg}
         value={wind.fromDeg}

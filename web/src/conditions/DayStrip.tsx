@@ -1,16 +1,18 @@
 import type { ConditionsRecord } from '@acorn-tally/core';
-import dayjs from 'dayjs';
 import { type PointerEvent, useMemo } from 'react';
 import { atAnotherHour } from '../state/atTheHour';
+import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import {
+  clockOfMinute,
   daysWithHours,
   type HourPoint,
   hoursOfDay,
   type LightSpan,
   lightInWords,
   lightOfDay,
+  minuteOfDay,
   minutesADay,
 } from './dayStrip';
 
@@ -26,17 +28,21 @@ export function DayStrip({ conditions }: Props) {
   const edit = useRecords((state) => state.edit);
   const { write } = useWriter();
   const { at, hours, site, weather } = conditions;
-  const day = dayjs(at).format('YYYY-MM-DD');
-  const minute = dayjs(at).hour() * 60 + dayjs(at).minute();
-  const points = useMemo(() => hoursOfDay(hours ?? [], day), [hours, day]);
-  const days = useMemo(() => daysWithHours(hours ?? []), [hours]);
+  const clock = useMemo(() => clockAt({ site }), [site]);
+  const day = clock.format(at, 'YYYY-MM-DD');
+  const minute = minuteOfDay(clock, at);
+  const points = useMemo(() => hoursOfDay(hours ?? [], day, clock), [hours, day, clock]);
+  const days = useMemo(() => daysWithHours(hours ?? [], clock), [hours, clock]);
   const coordinates = site?.coordinates ?? null;
-  const lights = useMemo(() => (coordinates ? lightOfDay(day, coordinates) : []), [day, coordinates]);
+  const lights = useMemo(
+    () => (coordinates ? lightOfDay(day, coordinates, clock) : []),
+    [day, coordinates, clock],
+  );
   const light = lights.find(({ fromMin, toMin }) => minute >= fromMin && minute < toMin)?.light;
 
   const goTo = (next: string) =>
     edit('conditions', conditions.id, atAnotherHour(conditions, next), 'day and hour');
-  const scrub = (to: number) => goTo(dayjs(at).startOf('day').add(to, 'minute').format());
+  const scrub = (to: number) => goTo(clock.read(`${day} ${clockOfMinute(to)}`) ?? at);
   const drag = (event: PointerEvent<HTMLElement>) => {
     if (event.buttons !== 1) return;
     const { left, width } = event.currentTarget.getBoundingClientRect();
@@ -44,6 +50,7 @@ export function DayStrip({ conditions }: Props) {
     scrub(Math.min(minutesADay - stepMin, Math.round((share * minutesADay) / stepMin) * stepMin));
   };
   const { wind } = weather;
+  const note = clock.note(at);
   const now = [
     `air ${write('temperature', weather.airTemperatureC, 1)}`,
     `wind ${write('speed', wind.speedMps, 1)}`,
@@ -53,7 +60,8 @@ export function DayStrip({ conditions }: Props) {
   return (
     <section className="day" aria-label="The day">
       <p className="day-now">
-        <b>{dayjs(at).format('ddd D MMM, HH:mm')}</b> {now.join(', ')}
+        <b>{clock.format(at, 'ddd D MMM, HH:mm')}</b> {note && `(${note}) `}
+        {now.join(', ')}
         {days.length > 1 && (
           <span className="day-choice">
             {days.map((one) => (
@@ -62,9 +70,9 @@ export function DayStrip({ conditions }: Props) {
                 type="button"
                 className="link"
                 aria-pressed={one === day}
-                onClick={() => goTo(dayjs(`${one}T${dayjs(at).format('HH:mm')}`).format())}
+                onClick={() => goTo(clock.read(`${one} ${clock.format(at, 'HH:mm')}`) ?? at)}
               >
-                {dayjs(one).format('ddd D')}
+                {clock.format(clock.read(`${one} 12:00`) ?? at, 'ddd D')}
               </button>
             ))}
           </span>
@@ -88,7 +96,7 @@ export function DayStrip({ conditions }: Props) {
         type="range"
         className="day-slider"
         aria-label="Hour of the day"
-        aria-valuetext={[dayjs(at).format('HH:mm'), ...now].join(', ')}
+        aria-valuetext={[clock.format(at, 'HH:mm'), ...now].join(', ')}
         min={0}
         max={minutesADay - stepMin}
         step={stepMin}
@@ -102,7 +110,7 @@ export function DayStrip({ conditions }: Props) {
       </div>
       <p className="panel-note">
         {coordinates
-          ? `${capital(lightInWords(day, coordinates).join(', '))}.`
+          ? `${capital(lightInWords(day, coordinates, clock).join(', '))}.`
           : 'With coordinates the sun’s times show here.'}
         {points.length === 0 && ' No hourly rows for this day: the weather stays as it is set below.'}
       </p>

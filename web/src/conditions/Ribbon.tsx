@@ -1,6 +1,6 @@
 import { IconAlertTriangle } from '@tabler/icons-react';
-import dayjs from 'dayjs';
 import { useChosen } from '../state/chosen';
+import { clockAt } from '../state/clock';
 import { useAircraft, useConditions } from '../state/current';
 import { useWriter } from '../state/units';
 import { airAt, bearing } from './air';
@@ -14,13 +14,16 @@ export function Ribbon() {
   const choose = useChosen((state) => state.choose);
   if (!conditions) return null;
   const { weather } = conditions;
+  const clock = clockAt(conditions);
+  const note = clock.note(conditions.at);
   const { wind } = weather;
   const heightM = aircraft?.flight.heightM ?? 60;
   const air = airAt(weather, heightM);
   return (
     <section className="ribbon" aria-label="Conditions">
       <span>
-        <b>{conditions.place}</b> · {dayjs(conditions.at).format('ddd D MMM, HH:mm')}
+        <b>{conditions.place}</b> · {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
+        {note && <b className="ribbon-zone">{note}</b>}
         {conditions.weatherFrom?.practice && <b className="practice">practice weather</b>}
       </span>
       <span>
@@ -49,10 +52,7 @@ export function Ribbon() {
       </span>
       {air.ok ? (
         <span>
-          air density{' '}
-          <b>
-            {air.value.densityKgm3.toFixed(2)} kg/m<sup>3</sup>
-          </b>
+          air density <b>{write('density', air.value.densityKgm3, 2)}</b>
         </span>
       ) : (
         <span className="danger">

@@ -12,11 +12,13 @@ import {
   weatherFromMetar,
   writeHourlyCsv,
 } from '@acorn-tally/core';
-import dayjs from 'dayjs';
 import { useRef, useState } from 'react';
 import { practiceWeather } from '../api/practice';
 import { saveFile } from '../app/saveFile';
 import { useBusy } from '../app/useBusy';
+import { Say } from '../fields/Say';
+import { clockAt, useClock } from '../state/clock';
+import { useDraft } from '../state/drafts';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { MetarPaste } from './MetarPaste';
@@ -35,7 +37,8 @@ interface File {
 /** Weather from a pasted report, from a file of hourly rows, or made up by the practice station; each is told before it is used. */
 export function WeatherSources({ conditions, onAsk }: Props) {
   const edit = useRecords((state) => state.edit);
-  const [metar, setMetar] = useState('');
+  const [metar, setMetar] = useDraft('metar', () => '');
+  const clock = clockAt(conditions);
   const [file, setFile] = useState<File | null>(null);
   const [madeUp, setMadeUp] = useState<readonly HourlyWeather[] | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -51,7 +54,7 @@ export function WeatherSources({ conditions, onAsk }: Props) {
       { weather: weatherFromMetar(reading, weather), weatherFrom },
       'the report',
     );
-    setMetar('');
+    setMetar(null);
     onAsk(askedAfter(reading));
   };
   const takeHours = (rows: readonly HourlyWeather[] | null, from: WeatherSource | null) => {
@@ -60,13 +63,13 @@ export function WeatherSources({ conditions, onAsk }: Props) {
     setMadeUp(null);
   };
   const openFile = async (chosen: Blob & { readonly name: string }) => {
-    setFile({ name: chosen.name, outcome: readHourlyCsv(await chosen.text()) });
+    setFile({ name: chosen.name, outcome: readHourlyCsv(await chosen.text(), clock.timeZone) });
     setMadeUp(null);
   };
   const askStation = () =>
     run(async () => {
       if (!coordinates) return;
-      const report = await practiceWeather(dayjs(at).format('YYYY-MM-DD'), weather.elevationM, coordinates);
+      const report = await practiceWeather(clock.format(at, 'YYYY-MM-DD'), weather.elevationM, coordinates);
       setMetar(report.metar);
       setMadeUp(report.hours);
       setFile(null);
@@ -156,7 +159,7 @@ function FileRead({ file, onUse }: FileReadProps) {
   if (!outcome.ok)
     return (
       <p className="field-problem" role="alert">
-        {name}: {outcome.refusal.message}
+        {name}: <Say sentence={outcome.refusal} />
       </p>
     );
   const { hours, problems } = outcome.value;
@@ -189,11 +192,12 @@ function FileRead({ file, onUse }: FileReadProps) {
 /** "24 hours, Wed 25 06:00 to Thu 26 17:00, air 2 to 9 °C, wind 1.8 to 4.4 m/s". */
 function HoursInWords({ hours }: { readonly hours: readonly HourlyWeather[] }) {
   const { write } = useWriter();
+  const clock = useClock();
   const [first, last] = [hours[0], hours[hours.length - 1]];
   if (!first || !last) return null;
   const airs = hours.map(({ airTemperatureC }) => airTemperatureC);
   const winds = hours.map(({ wind }) => wind.speedMps);
-  const when = (hour: HourlyWeather) => dayjs(hour.at).format('ddd D HH:mm');
+  const when = (hour: HourlyWeather) => clock.format(hour.at, 'ddd D HH:mm');
   return (
     <>
       {hours.length} {hours.length === 1 ? 'hour' : 'hours'}, {when(first)} to {when(last)}, air{' '}

@@ -14,14 +14,14 @@ export function WindByHeight({ conditions }: { readonly conditions: ConditionsRe
     (a, b) => a - b,
   );
   const rows = heightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM) }));
-  const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal.message : null;
+  const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal : null;
   const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
   return (
     <>
       <h3 className="panel-part">Up there</h3>
       {refusal ? (
         <p className="danger">
-          <Say>{refusal}</Say>
+          <Say sentence={refusal} />
         </p>
       ) : (
         <table className="wind-rows">

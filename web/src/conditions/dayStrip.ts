@@ -1,7 +1,7 @@
 import { type Coordinates, type HourlyWeather, type Light, lightAt, sunTimes } from '@acorn-tally/core';
-import dayjs from 'dayjs';
+import type { Clock } from '../state/clock';
 
-/** Part of a day in one light; minutes since midnight. */
+/** Part of a day in one light; minutes by the clocks of the place, since midnight. */
 export interface LightSpan {
   readonly fromMin: number;
   readonly toMin: number;
@@ -16,47 +16,69 @@ export interface HourPoint {
 }
 
 export const minutesADay = 1440;
+const msPerMin = 60_000;
 
-/** The hourly rows of one local day, its midnight at the end included. */
-export function hoursOfDay(hours: readonly HourlyWeather[], day: string): HourPoint[] {
-  const start = dayjs(day).startOf('day');
+/** What the clocks show at an instant, in minutes since midnight. */
+export function minuteOfDay(clock: Clock, at: string): number {
+  const [hours = 0, minutes = 0] = clock.format(at, 'HH:mm').split(':').map(Number);
+  return hours * 60 + minutes;
+}
+
+/** "08:40" of 520 minutes. */
+export function clockOfMinute(minute: number): string {
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`;
+}
+
+/** Midnight of a day by the clocks of the place, and of the next, as instants. */
+function boundsOf(day: string, clock: Clock): readonly [startMs: number, endMs: number] {
+  const start = Date.parse(clock.read(day) ?? day);
+  const next = new Date(Date.parse(`${day}T00:00Z`) + minutesADay * msPerMin).toISOString().slice(0, 10);
+  return [start, Date.parse(clock.read(next) ?? next)];
+}
+
+/** The hourly rows of one day, its midnight at the end included. */
+export function hoursOfDay(hours: readonly HourlyWeather[], day: string, clock: Clock): HourPoint[] {
+  const [startMs, endMs] = boundsOf(day, clock);
   return hours
+    .filter(({ at }) => Date.parse(at) >= startMs && Date.parse(at) <= endMs)
     .map(({ at, airTemperatureC, wind }) => ({
-      minute: dayjs(at).diff(start, 'minute', true),
+      minute: Date.parse(at) === endMs ? minutesADay : minuteOfDay(clock, at),
       airTemperatureC,
       windMps: wind.speedMps,
       gustMps: wind.gustMps ?? null,
-    }))
-    .filter(({ minute }) => minute >= 0 && minute <= minutesADay);
+    }));
 }
 
-/** The local days that have rows, as "2026-11-26". */
-export function daysWithHours(hours: readonly HourlyWeather[]): string[] {
-  return [...new Set(hours.map(({ at }) => dayjs(at).format('YYYY-MM-DD')))];
+/** The days that have rows, as "2026-11-26". */
+export function daysWithHours(hours: readonly HourlyWeather[], clock: Clock): string[] {
+  return [...new Set(hours.map(({ at }) => clock.format(at, 'YYYY-MM-DD')))];
 }
 
-/** The light of one local day, from midnight to midnight, without gaps. */
-export function lightOfDay(day: string, coordinates: Coordinates): LightSpan[] {
-  const start = dayjs(day).startOf('day');
-  const times = sunTimes(start.add(12, 'hour').toISOString(), coordinates);
-  const minute = (at: string | null) => (at === null ? null : dayjs(at).diff(start, 'minute', true));
+/** The light of one day, from midnight to midnight, without gaps. */
+export function lightOfDay(day: string, coordinates: Coordinates, clock: Clock): LightSpan[] {
+  const [startMs, endMs] = boundsOf(day, clock);
+  const times = sunTimes(new Date((startMs + endMs) / 2).toISOString(), coordinates);
   const edges = [times.dawn, times.rise, times.lowUntil, times.lowFrom, times.set, times.dusk]
-    .map(minute)
-    .filter((at): at is number => at !== null && at > 0 && at < minutesADay);
-  const bounds = [0, ...edges.sort((a, b) => a - b), minutesADay];
-  return bounds.slice(1).flatMap((toMin, i) => {
-    const fromMin = bounds[i] as number;
-    const middle = start.add((fromMin + toMin) / 2, 'minute').toISOString();
-    return toMin > fromMin ? [{ fromMin, toMin, light: lightAt(middle, coordinates) }] : [];
+    .map((at) => (at === null ? Number.NaN : Date.parse(at)))
+    .filter((ms) => ms > startMs && ms < endMs);
+  const bounds = [startMs, ...edges.sort((a, b) => a - b), endMs];
+  const share = (ms: number) => ((ms - startMs) / (endMs - startMs)) * minutesADay;
+  return bounds.slice(1).flatMap((toMs, i) => {
+    const fromMs = bounds[i] as number;
+    const middle = new Date((fromMs + toMs) / 2).toISOString();
+    if (!(toMs > fromMs)) return [];
+    return [{ fromMin: share(fromMs), toMin: share(toMs), light: lightAt(middle, coordinates) }];
   });
 }
 
 /** When the light changes, in words, in the order of the day; empty in the endless night or day. */
-export function lightInWords(day: string, coordinates: Coordinates): string[] {
-  const times = sunTimes(dayjs(day).startOf('day').add(12, 'hour').toISOString(), coordinates);
+export function lightInWords(day: string, coordinates: Coordinates, clock: Clock): string[] {
+  const [startMs, endMs] = boundsOf(day, clock);
+  const times = sunTimes(new Date((startMs + endMs) / 2).toISOString(), coordinates);
   if (times.always === 'up') return ['the sun does not set'];
-  const clock = (at: string | null) => (at === null ? null : dayjs(at).format('HH:mm'));
-  const said = (words: string, at: string | null) => (clock(at) === null ? [] : [`${words} ${clock(at)}`]);
+  const said = (words: string, at: string | null) =>
+    at === null ? [] : [`${words} ${clock.format(at, 'HH:mm')}`];
   return [
     ...(times.always === 'down' ? ['the sun does not rise'] : []),
     ...said('civil twilight from', times.dawn),

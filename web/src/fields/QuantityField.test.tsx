@@ -4,6 +4,8 @@ import { MantineProvider } from '@mantine/core';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { useRecords } from '../state/records';
+import { jay1 } from '../testing/jay';
 import { QuantityField } from './QuantityField';
 
 window.matchMedia ??= ((query: string) => ({
@@ -51,10 +53,13 @@ test('shows per cent, tells a fraction; the unit may be typed, and a comma is a 
 test('nonsense stays as typed with its message, and nothing is told; what is right again clears it', async () => {
   render(<Charge />);
   await userEvent.clear(field());
-  told.splice(0);
   await userEvent.type(field(), '200');
   expect(told).not.toContain(2);
-  expect(screen.getByRole('alert').textContent).toBe('Start charge must be from 0 to 100 %, not 200 %.');
+  // “2” and “20” took effect while they stood; with “200” the charge is again what it was before the typing.
+  expect(told.at(-1)).toBe(0.9);
+  expect(screen.getByRole('alert').textContent).toBe(
+    'Start charge must be from 0 to 100 %, not 200 %. Until then 90 % stands.',
+  );
   fireEvent.blur(field());
   expect(field().value).toBe('200');
   await userEvent.clear(field());
@@ -88,4 +93,56 @@ test('the slider is worked by keys too, and the number follows', () => {
   fireEvent.keyDown(slider, { key: 'ArrowLeft' });
   expect(told.at(-1)).toBeCloseTo(0.89, 12);
   expect(field().value).toBe('89');
+});
+
+/** A label and the charge of one battery, both kept in the records as in the kit. */
+function Kept() {
+  const { batteries, edit } = useRecords();
+  const battery = batteries[0] ?? jay1;
+  return (
+    <MantineProvider env="test">
+      <QuantityField
+        quantity={ranges.battery.startCharge}
+        value={battery.pack.startCharge}
+        onChange={(startCharge) =>
+          edit('batteries', battery.id, { pack: { ...battery.pack, startCharge } }, 'charge')
+        }
+      />
+      <QuantityField
+        quantity={ranges.battery.cycles}
+        value={battery.pack.cycles ?? 0}
+        onChange={(cycles) => edit('batteries', battery.id, { pack: { ...battery.pack, cycles } }, 'cycles')}
+      />
+    </MantineProvider>
+  );
+}
+
+describe('a field over the records', () => {
+  const pack = () => useRecords.getState().batteries[0]?.pack;
+  beforeEach(() => {
+    globalThis.fetch = (async () => new Response(JSON.stringify(jay1))) as typeof fetch;
+    useRecords.setState({ batteries: [jay1], undoSteps: [] });
+    render(<Kept />);
+  });
+  const cycles = () => screen.getByRole('textbox', { name: 'Cycles' });
+
+  test('“150” leaves neither 1 nor 15 in the plan, nor a step to undo', async () => {
+    await userEvent.clear(field());
+    await userEvent.type(field(), '150');
+    expect(pack()?.startCharge).toBe(0.9);
+    expect(useRecords.getState().undoSteps).toEqual([]);
+  });
+
+  test('a wrong text that was left and is typed on takes back only its own: what another field did meanwhile stays', async () => {
+    await userEvent.clear(field());
+    await userEvent.type(field(), '150');
+    await userEvent.clear(cycles());
+    await userEvent.type(cycles(), '31');
+    fireEvent.change(field(), { target: { value: '1500' } });
+    expect(field().value).toBe('1500');
+    expect(pack()).toMatchObject({ startCharge: 0.9, cycles: 31 });
+    await userEvent.clear(field());
+    await userEvent.type(field(), '80');
+    expect(pack()).toMatchObject({ startCharge: 0.8, cycles: 31 });
+  });
 });

@@ -2,15 +2,21 @@ import {
   fromShownUnit,
   inChosenUnit,
   inShownUnit,
+  marksOf,
   type Quantity,
   readTyped,
   shown,
   violation,
+  withUnit,
 } from '@acorn-tally/core';
-import { Slider } from '@mantine/core';
-import { type KeyboardEvent, useId, useMemo, useState } from 'react';
+import { Button, Slider } from '@mantine/core';
+import { type KeyboardEvent, useId, useMemo } from 'react';
 import { useChosen } from '../state/chosen';
 import './fields.css';
+import { useTyped } from './useTyped';
+
+/** Thousands and decimals as they are written where the pilot lives. */
+const marks = marksOf(navigator.language);
 
 interface Props<Value extends number | null> {
   readonly quantity: Quantity;
@@ -34,14 +40,15 @@ interface Props<Value extends number | null> {
 }
 
 /**
- * A number with its unit. What is typed takes effect at once when it is in range; when it is not, it stays as typed, the
- * message stands beside it and the last good value is kept. Up and down arrows step; a slider is for trying out.
+ * A number with its unit. What is typed takes effect at once when it is in range; when it is not, it stays as typed with a
+ * message beside it, and what stood before the typing stands again. A text that may be two numbers is asked about. Up and
+ * down arrows step; a slider is for trying out.
  */
 export function QuantityField<Value extends number | null>(props: Props<Value>) {
   const { value, onChange, assumed } = props;
   const units = useChosen((state) => state.units);
   const quantity = useMemo(() => inChosenUnit(props.quantity, units), [props.quantity, units]);
-  const [draft, setDraft] = useState<string | null>(null);
+  const { text: draft, type: take, drop, leave } = useTyped<Value>(value, onChange);
   const id = useId();
   const optional = assumed !== undefined;
   const text = draft ?? (value === null ? '' : shown(quantity, value));
@@ -49,15 +56,14 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
   const problem = typed === null ? null : problemOf(quantity, typed, optional);
 
   const type = (text: string) => {
-    setDraft(text);
-    if (optional && text.trim() === '') return onChange(null as Value);
-    const read = readTyped(quantity, text);
-    if ('value' in read) onChange(read.value as Value);
+    if (optional && text.trim() === '') return take(text, { value: null as Value });
+    const read = readTyped(quantity, text, marks);
+    take(text, 'value' in read ? { value: read.value as Value } : read);
   };
   const step = (event: KeyboardEvent, direction: 1 | -1) => {
     event.preventDefault();
     const next = stepped(quantity, value ?? assumed ?? quantity.min, direction * (event.shiftKey ? 10 : 1));
-    setDraft(null);
+    drop();
     onChange(next as Value);
   };
 
@@ -80,10 +86,11 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
           aria-describedby={problem ? `${id}-problem` : undefined}
           onFocus={(event) => event.target.select()}
           onChange={(event) => type(event.target.value)}
-          onBlur={() => problem === null && setDraft(null)}
+          onBlur={problem === null ? drop : leave}
           onKeyDown={(event) => {
             if (event.key === 'ArrowUp') step(event, 1);
             if (event.key === 'ArrowDown') step(event, -1);
+            if (event.key === 'Escape') drop();
           }}
         />
         {quantity.unit && <span className="field-unit">{quantity.unit}</span>}
@@ -98,26 +105,39 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
           min={wholeSteps(quantity, props.slider.min)}
           max={wholeSteps(quantity, props.slider.max)}
           step={quantity.step}
-          value={inShownUnit(quantity, value ?? assumed ?? 0)}
+          value={Number(shown(quantity, value ?? assumed ?? 0))}
           onChange={(shownValue) => {
-            setDraft(null);
+            drop();
             onChange(fromShownUnit(quantity, shownValue) as Value);
           }}
         />
       )}
       {problem && (
         <p className="field-problem" id={`${id}-problem`} role="alert">
-          {problem}
+          {problem.message} {value !== null && <span>Until then {withUnit(quantity, value)} stands.</span>}
+          {problem.either?.map((si) => (
+            <Button
+              key={si}
+              size="compact-xs"
+              variant="default"
+              onClick={() => {
+                drop();
+                onChange(si as Value);
+              }}
+            >
+              {withUnit(quantity, si)}
+            </Button>
+          ))}
         </p>
       )}
     </div>
   );
 }
 
-function problemOf(quantity: Quantity, typed: string, optional: boolean): string | null {
+function problemOf(quantity: Quantity, typed: string, optional: boolean) {
   if (optional && typed.trim() === '') return null;
-  const read = readTyped(quantity, typed);
-  return 'message' in read ? read.message : null;
+  const read = readTyped(quantity, typed, marks);
+  return 'message' in read ? read : null;
 }
 
 function placeholder(quantity: Quantity, assumed: number | null | undefined): string {

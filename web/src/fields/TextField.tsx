@@ -1,5 +1,6 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import './fields.css';
+import { useTyped } from './useTyped';
 
 interface Props {
   readonly label: string;
@@ -15,15 +16,15 @@ interface Props {
   readonly placeholder?: string;
 }
 
-/** A line of text. A wrong one stays as typed with its message; the last good one is kept. */
+/** A line of text. A wrong one stays as typed with its message, and what stood before the typing stands again. */
 export function TextField(props: Props) {
   const { label, value, onChange, problem, type = 'text', stacked, bare, placeholder, hint } = props;
-  const [draft, setDraft] = useState<string | null>(null);
+  const { text: draft, type: take, drop, leave } = useTyped(value, onChange);
   const id = useId();
   const message = draft === null ? null : (problem?.(draft) ?? null);
   const edit = (text: string) => {
-    setDraft(text);
-    if (!problem?.(text)) onChange(text);
+    const wrong = problem?.(text);
+    take(text, wrong ? { message: wrong } : { value: text });
   };
   return (
     <div
@@ -43,7 +44,8 @@ export function TextField(props: Props) {
           aria-invalid={message !== null}
           aria-describedby={message ? `${id}-problem` : undefined}
           onChange={(event) => edit(event.target.value)}
-          onBlur={() => message === null && setDraft(null)}
+          onBlur={message === null ? drop : leave}
+          onKeyDown={(event) => event.key === 'Escape' && drop()}
         />
       </span>
       {message && (

@@ -1,8 +1,9 @@
-import { type AircraftRecord, classTemplates } from '@acorn-tally/core';
+import { type AircraftRecord, classTemplates, usualKeeping } from '@acorn-tally/core';
 import { useBusy } from '../app/useBusy';
 import { useChosen } from '../state/chosen';
 import { useBatteriesOf } from '../state/current';
 import { useRecords } from '../state/records';
+import { keptPlaceOf } from './kitWords';
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -16,13 +17,27 @@ export function AddBattery({ aircraft, quiet = false }: Props) {
   const choose = useChosen((state) => state.choose);
   const own = useBatteriesOf(aircraft.id);
   const { busy, run } = useBusy();
-  const like = own[own.length - 1]?.pack ?? classTemplates[1]?.pack;
+  const last = own[own.length - 1];
+  const like = last?.pack ?? classTemplates[1]?.pack;
   const addIt = () =>
     run(async () => {
       if (!like) return;
-      const pack = { ...like, cycles: 0, health: null, startCharge: 0.99, daysSinceCharge: null };
+      const pack = {
+        ...like,
+        cycles: 0,
+        health: null,
+        startCharge: 0.99,
+        daysSinceCharge: null,
+        startTemperatureC: null,
+      };
+      // It waits where the others do; nobody has measured it yet.
+      const keptAt = last && keptPlaceOf(last) !== 'own' ? keptPlaceOf(last) : usualKeeping.keptAt;
       const label = nextLabel(aircraft.name, own);
-      const made = await add('batteries', { aircraftId: aircraft.id, label, pack }, `adding ${label}`);
+      const made = await add(
+        'batteries',
+        { aircraftId: aircraft.id, label, pack, keeping: { keptAt } },
+        `adding ${label}`,
+      );
       choose({ batteryId: made.id });
     });
   return (

@@ -1,12 +1,12 @@
-import { type AircraftRecord, aircraftOfClass, classTemplates } from '@acorn-tally/core';
+import { type AircraftRecord, aircraftOfClass, classTemplates, usualKeeping } from '@acorn-tally/core';
 import { IconCopy, IconFileDescription, IconPlane, IconPlaneOff, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
 import { useBusy } from '../app/useBusy';
 import { ChoiceField } from '../fields/ChoiceField';
-import { Say } from '../fields/Say';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
+import { classInWords } from './kitWords';
 
 interface Props {
   readonly chosen: AircraftRecord;
@@ -53,9 +53,8 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
               <b>{one.name}</b>
               <small>
                 {write('mass', one.spec.takeoffMassKg)} ·{' '}
-                <Say>
-                  {`${Number((one.spec.advertisedFlightTimeS / 60).toFixed(1))} min at ${one.spec.advertisedSpeedMps} m/s`}
-                </Say>
+                {Number((one.spec.advertisedFlightTimeS / 60).toFixed(1))} min at{' '}
+                {write('speed', one.spec.advertisedSpeedMps, 1)}
                 {one.retiredOn && ' · retired'}
               </small>
             </button>
@@ -96,6 +95,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
 /** A new aircraft begins as its class with typical figures, marked as such, and one pack of that class. */
 function AddAircraft() {
   const { aircraft, add } = useRecords();
+  const { write } = useWriter();
   const choose = useChosen((state) => state.choose);
   const [name, setName] = useState<string>(classTemplates[1]?.name ?? '');
   const { busy, run } = useBusy();
@@ -107,7 +107,7 @@ function AddAircraft() {
       const made = await add('aircraft', aircraftOfClass(template, own), `adding ${own}`);
       await add(
         'batteries',
-        { aircraftId: made.id, label: `${own} 1`, pack: template.pack },
+        { aircraftId: made.id, label: `${own} 1`, pack: template.pack, keeping: usualKeeping },
         `adding the first battery of ${own}`,
       );
       choose({ aircraftId: made.id, batteryId: null });
@@ -118,7 +118,7 @@ function AddAircraft() {
       <ChoiceField
         label="Class"
         value={name}
-        options={classTemplates.map((one) => ({ value: one.name, label: one.name }))}
+        options={classTemplates.map((one) => ({ value: one.name, label: classInWords(one, write) }))}
         onChange={setName}
       />
       <p className="panel-note">

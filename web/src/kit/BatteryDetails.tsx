@@ -6,10 +6,10 @@ import {
   ranges,
   usualDaysToStorage,
 } from '@acorn-tally/core';
-import dayjs from 'dayjs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { useClock } from '../state/clock';
 import { usePackEdit } from './usePackEdit';
 
 interface Props {
@@ -23,11 +23,10 @@ const chemistryNames: Record<(typeof chemistries)[number], string> = {
   'lithium-ion': 'Li-ion',
 };
 
-const dayOf = (at: string | null | undefined) => (at ? dayjs(at).format('YYYY-MM-DD') : '');
-
 /** What is seldom changed: the label’s other numbers, dates and notes. */
 export function BatteryDetails({ battery, packNow }: Props) {
   const { changePack, changeKeeping, change } = usePackEdit(battery);
+  const clock = useClock();
   const { pack, keeping } = battery;
   const fields = ranges.battery;
   return (
@@ -36,12 +35,13 @@ export function BatteryDetails({ battery, packNow }: Props) {
         stacked
         label="Charge read at"
         type="datetime-local"
-        value={keeping?.chargedAt ? dayjs(keeping.chargedAt).format('YYYY-MM-DDTHH:mm') : ''}
+        hint={(keeping?.chargedAt && clock.note(keeping.chargedAt)) || undefined}
+        value={keeping?.chargedAt ? clock.field(keeping.chargedAt) : ''}
         onChange={(at) =>
           change(
             {
               pack: { daysSinceCharge: null },
-              keeping: { chargedAt: at === '' ? null : dayjs(at).toISOString() },
+              keeping: { chargedAt: clock.read(at) },
             },
             'hour of the charge',
           )
@@ -102,14 +102,14 @@ export function BatteryDetails({ battery, packNow }: Props) {
         stacked
         label="Bought"
         type="date"
-        value={dayOf(keeping?.boughtOn)}
+        value={keeping?.boughtOn ?? ''}
         onChange={(day) => changeKeeping({ boughtOn: day || null }, 'day it was bought')}
       />
       <TextField
         stacked
         label="Health measured"
         type="date"
-        value={dayOf(keeping?.healthMeasuredOn)}
+        value={keeping?.healthMeasuredOn ?? ''}
         onChange={(day) => changeKeeping({ healthMeasuredOn: day || null }, 'day of the health test')}
       />
       <div className="details-notes">

@@ -11,13 +11,13 @@ import {
   takeoffCharge,
 } from '@acorn-tally/core';
 import { IconTrash } from '@tabler/icons-react';
-import dayjs from 'dayjs';
 import { useBusy } from '../app/useBusy';
 import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
+import { type Clock, useClock } from '../state/clock';
 import { useFlownBatteriesOf } from '../state/current';
 import { useRecords } from '../state/records';
 
@@ -100,6 +100,7 @@ interface RowProps {
 function ChargerRow({ record, packs, from }: RowProps) {
   const { edit, remove } = useRecords();
   const { busy, run } = useBusy();
+  const clock = useClock();
   const { name, charger } = record;
   const change = (part: Partial<Charger>, what: string) =>
     edit('chargers', record.id, { charger: { ...charger, ...part } }, `${what} of ${name}`);
@@ -147,14 +148,12 @@ function ChargerRow({ record, packs, from }: RowProps) {
           bare
           label={`Power of ${name} until`}
           type="datetime-local"
-          value={charger.powerUntil ? dayjs(charger.powerUntil).format('YYYY-MM-DDTHH:mm') : ''}
-          onChange={(at) =>
-            change({ powerUntil: at === '' ? null : dayjs(at).toISOString() }, 'end of the power')
-          }
+          value={charger.powerUntil ? clock.field(charger.powerUntil) : ''}
+          onChange={(at) => change({ powerUntil: clock.read(at) }, 'end of the power')}
         />
       </td>
       <td data-heading="25 → 100 %">{minutesAndSeconds(landed?.endsS ?? 0)} min</td>
-      <td data-heading="All packs">{allInWords(charger, packs, from)}</td>
+      <td data-heading="All packs">{allInWords(charger, packs, from, clock)}</td>
       <td>
         <button
           type="button"
@@ -171,7 +170,7 @@ function ChargerRow({ record, packs, from }: RowProps) {
 }
 
 /** "full by 11:05", or how many are full before the power ends. */
-function allInWords(charger: Charger, packs: RowProps['packs'], from: string): string {
+function allInWords(charger: Charger, packs: RowProps['packs'], from: string, clock: Clock): string {
   if (packs.length === 0) return 'all full';
   const round = chargingRound(charger, packs);
   const doneS = Math.max(...round.map(({ endsS }) => endsS));
@@ -180,6 +179,7 @@ function allInWords(charger: Charger, packs: RowProps['packs'], from: string): s
     : Number.POSITIVE_INFINITY;
   const inTime = round.filter(({ endsS }) => endsS <= untilS).length;
   if (inTime < packs.length) return `only ${inTime} full before the power ends`;
-  const end = dayjs(from).add(doneS, 'second');
-  return `full by ${end.format(end.isSame(from, 'day') ? 'HH:mm' : 'ddd HH:mm')}`;
+  const end = new Date(Date.parse(from) + doneS * 1000).toISOString();
+  const isSameDay = clock.format(end, 'YYYY-MM-DD') === clock.format(from, 'YYYY-MM-DD');
+  return `full by ${clock.format(end, isSameDay ? 'HH:mm' : 'ddd HH:mm')}`;
 }

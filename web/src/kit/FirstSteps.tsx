@@ -11,6 +11,7 @@ import {
   nameProblem,
   type Quantity,
   ranges,
+  usualKeeping,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { type FormEvent, useState } from 'react';
@@ -19,10 +20,13 @@ import { useBusy } from '../app/useBusy';
 import { Tally, TallyLegend } from '../charts/Tally';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { spansOf } from '../minutes/spans';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import { classInWords } from './kitWords';
 import './kit.css';
 
 const packCount: Quantity = {
@@ -49,6 +53,7 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
   const choose = useChosen((state) => state.choose);
   const navigate = useNavigate();
   const { busy, run } = useBusy();
+  const { write } = useWriter();
   if (!spec || !pack) return null;
 
   const pickClass = (picked: string) => {
@@ -59,11 +64,15 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
   };
   const finish = () =>
     run(async () => {
-      const content = aircraftOfClass({ name: className, spec, pack }, name);
+      const content = aircraftOfClass({ spec, pack }, name);
       const made = await add('aircraft', content, `adding ${name}`);
       for (let i = 1; i <= count; i++) {
         const label = `${name} ${i}`;
-        await add('batteries', { aircraftId: made.id, label, pack }, `adding ${label}`);
+        await add(
+          'batteries',
+          { aircraftId: made.id, label, pack, keeping: usualKeeping },
+          `adding ${label}`,
+        );
       }
       choose({ aircraftId: made.id, batteryId: null });
       void navigate('/minutes');
@@ -95,7 +104,7 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
             <ChoiceField
               label="Class"
               value={className}
-              options={classTemplates.map((one) => ({ value: one.name, label: one.name }))}
+              options={classTemplates.map((one) => ({ value: one.name, label: classInWords(one, write) }))}
               onChange={pickClass}
             />
             <TextField
@@ -153,6 +162,7 @@ interface DayProps {
 }
 
 function TheDay({ conditions, edit }: DayProps) {
+  const { write } = useWriter();
   const { weather } = conditions;
   const change = (part: Partial<typeof weather>, label: string) =>
     edit('conditions', conditions.id, { weather: { ...weather, ...part } }, label);
@@ -167,7 +177,7 @@ function TheDay({ conditions, edit }: DayProps) {
       <QuantityField
         quantity={ranges.wind.speedMps}
         value={weather.wind.speedMps}
-        hint={`as a forecast gives it, at ${weather.wind.readingHeightM} m`}
+        hint={`as a forecast gives it, at ${write('distance', weather.wind.readingHeightM)}`}
         onChange={(speedMps) => change({ wind: { ...weather.wind, speedMps } }, 'wind')}
       />
       <QuantityField
@@ -188,12 +198,12 @@ interface StripProps {
 
 /** The strip as it would be with what is typed so far. */
 function FirstStrip({ spec, pack, conditions, name }: StripProps) {
-  const { flight, policy } = aircraftOfClass({ name, spec, pack }, name);
+  const { flight, policy } = aircraftOfClass({ spec, pack }, name);
   const outcome = estimate({ aircraft: spec, battery: pack, conditions: conditions.weather, flight, policy });
   if (!outcome.ok) {
     return (
       <p className="field-problem" role="alert">
-        {outcome.refusal.message}
+        <Say sentence={outcome.refusal} />
       </p>
     );
   }

@@ -12,6 +12,8 @@ import { useRef, useState } from 'react';
 import { SidePanel } from '../app/SidePanel';
 import { saveFile } from '../app/saveFile';
 import { useBusy } from '../app/useBusy';
+import { Say } from '../fields/Say';
+import { useClock } from '../state/clock';
 import { useRecords } from '../state/records';
 
 interface Props {
@@ -28,6 +30,7 @@ interface Read {
 
 /** The batteries out to a CSV file and in from one; what a file would change is shown before it does. */
 export function KitFile({ aircraft, batteries, usual }: Props) {
+  const clock = useClock();
   const input = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<Read | null>(null);
   const nameOf = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
@@ -45,7 +48,8 @@ export function KitFile({ aircraft, batteries, usual }: Props) {
       ),
     );
   const open = async (file: File | undefined) => {
-    if (file) setRead({ name: file.name, outcome: readKitCsv(await file.text(), usual.name) });
+    if (file)
+      setRead({ name: file.name, outcome: readKitCsv(await file.text(), usual.name, clock.timeZone) });
     if (input.current) input.current.value = '';
   };
   return (
@@ -85,7 +89,7 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
   if (!read.outcome.ok) {
     return (
       <p className="field-problem" role="alert">
-        {read.name}: {read.outcome.refusal.message}
+        {read.name}: <Say sentence={read.outcome.refusal} />
       </p>
     );
   }

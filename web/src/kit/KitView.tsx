@@ -1,7 +1,7 @@
 import { type AircraftRecord, type BatteryRecord, isFlown } from '@acorn-tally/core';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import { useChosen } from '../state/chosen';
+import { clockAt } from '../state/clock';
 import { useConditions } from '../state/current';
 import { useRecords } from '../state/records';
 import { AircraftList } from './AircraftList';
@@ -29,7 +29,7 @@ export function KitView() {
       <main className="desk-main">
         <div className="headline">
           <h1>{headline(aircraft, batteries)}</h1>
-          <p>packs as they will be on {dayjs(conditions.at).format('ddd D MMM, HH:mm')}</p>
+          <p>packs as they will be on {clockAt(conditions).format(conditions.at, 'ddd D MMM, HH:mm')}</p>
           <div className="push">
             <KitFile aircraft={aircraft} batteries={batteries} usual={chosen} />
           </div>

@@ -19,6 +19,8 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import { classInWords } from './kitWords';
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -152,6 +154,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
 /** Figures typical of a class over the box and the rotors, as one step to undo; the name stays. */
 function FillFromClass({ aircraft }: { readonly aircraft: AircraftRecord }) {
   const edit = useRecords((state) => state.edit);
+  const { write } = useWriter();
   const fill = (name: string) => {
     const template = classTemplates.find((one) => one.name === name);
     if (!template) return;
@@ -164,7 +167,7 @@ function FillFromClass({ aircraft }: { readonly aircraft: AircraftRecord }) {
       value=""
       options={[
         { value: '', label: 'a class …' },
-        ...classTemplates.map(({ name }) => ({ value: name, label: name })),
+        ...classTemplates.map((one) => ({ value: one.name, label: classInWords(one, write) })),
       ]}
       onChange={fill}
     />

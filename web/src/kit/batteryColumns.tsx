@@ -12,14 +12,14 @@ import {
   usualHealth,
 } from '@acorn-tally/core';
 import type { ColumnDef } from '@tanstack/react-table';
-import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { clockAt, useClock } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
-import { chargeInWords, placeNames, storageInWords, whenInWords } from './kitWords';
+import { chargeInWords, keptPlaceOf, placeNames, storageInWords, whenInWords } from './kitWords';
 import { usePackEdit } from './usePackEdit';
 
 /** A battery with what follows for it at the ribbon’s hour. */
@@ -102,7 +102,7 @@ export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean):
     ),
     column(
       'now',
-      `At ${dayjs(conditions.at).format('HH:mm')}`,
+      `At ${clockAt(conditions).format(conditions.at, 'HH:mm')}`,
       ({ packNow }) => takeoffCharge(packNow),
       (line) => <NowCell {...line} at={conditions.at} />,
     ),
@@ -188,6 +188,7 @@ function HealthCell({ battery }: CellProps) {
 
 function ChargedCell({ battery, seenFrom }: CellProps & { readonly seenFrom: string }) {
   const { changePack } = usePackEdit(battery);
+  const clock = useClock();
   const { keeping } = battery;
   return (
     <>
@@ -198,18 +199,20 @@ function ChargedCell({ battery, seenFrom }: CellProps & { readonly seenFrom: str
         value={battery.pack.startCharge}
         onChange={(startCharge) => changePack({ startCharge }, 'charge')}
       />
-      <small>{keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom) : 'not noted when'}</small>
+      <small>{keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom, clock) : 'not noted when'}</small>
     </>
   );
 }
 
 function NowCell({ battery, packNow, at }: Line & { readonly at: string }) {
   const advice = storageAdvice(packNow);
+  const clock = useClock();
+  const { say } = useWriter();
   return (
     <>
       <b>{chargeInWords(packNow)}</b>
       <small className={advice.act && isFlown(battery.keeping) ? 'kit-act' : undefined}>
-        {advice.act ? advice.message : (storageInWords(packNow, at) ?? advice.message.toLowerCase())}
+        {advice.act ? say(advice) : (storageInWords(packNow, at, clock) ?? say(advice).toLowerCase())}
       </small>
     </>
   );
@@ -229,7 +232,7 @@ function KeptCell({ battery, packNow, conditions }: KeptProps) {
       <ChoiceField
         bare
         label={`Where ${battery.label} is kept`}
-        value={battery.keeping?.keptAt ?? 'own'}
+        value={keptPlaceOf(battery)}
         options={keptPlaces.map((value) => ({ value, label: placeNames[value] }))}
         onChange={(keptAt) => changeKeeping({ keptAt }, 'where it is kept')}
       />

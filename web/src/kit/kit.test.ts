@@ -1,24 +1,26 @@
 import type { Battery } from '@acorn-tally/core';
+import { clockOf } from '../state/clock';
 import { jay1 } from '../testing/jay';
 import { storageInWords, whenInWords } from './kitWords';
 import { quickActions } from './quickActions';
 
-const at = '2026-11-26T08:40:00';
+const at = '2026-11-26T08:40:00Z';
+const clock = clockOf('Europe/London');
 
 test('times are told as seen from the hour', () => {
   expect(
-    ['2026-11-26T07:05:00', '2026-11-25T23:59:00', '2026-11-27T06:00:00', '2026-11-23T18:00:00'].map((time) =>
-      whenInWords(time, at),
+    ['2026-11-26T07:05:00Z', '2026-11-25T23:59:00Z', '2026-11-27T06:00:00Z', '2026-11-23T18:00:00Z'].map(
+      (time) => whenInWords(time, at, clock),
     ),
   ).toEqual(['today 07:05', 'yesterday 23:59', 'tomorrow 06:00', 'Mon 23 Nov, 18:00']);
 });
 
 test('a smart pack full on Thursday morning is at storage five days later, and a plain pack never (common practice)', () => {
   const pack: Battery = { ...jay1.pack, startCharge: 1, daysSinceCharge: 0 };
-  expect(storageInWords(pack, at)).toBe('at storage by Tuesday');
-  expect(storageInWords({ ...pack, daysToStorage: 10 }, at)).toBe('at storage by 6 Dec');
-  expect(storageInWords({ ...pack, daysToStorage: 0 }, at)).toBeNull();
-  expect(storageInWords({ ...pack, startCharge: 0.6 }, at)).toBeNull();
+  expect(storageInWords(pack, at, clock)).toBe('at storage by Tuesday');
+  expect(storageInWords({ ...pack, daysToStorage: 10 }, at, clock)).toBe('at storage by 6 Dec');
+  expect(storageInWords({ ...pack, daysToStorage: 0 }, at, clock)).toBeNull();
+  expect(storageInWords({ ...pack, startCharge: 0.6 }, at, clock)).toBeNull();
 });
 
 test('quick actions set the charge and its hour; a flight adds a cycle, and days typed before no longer hold', () => {

@@ -1,14 +1,28 @@
-import { type Battery, type KeptPlace, storageInDays, takeoffCharge } from '@acorn-tally/core';
-import dayjs from 'dayjs';
+import {
+  type Battery,
+  type BatteryContent,
+  type ClassTemplate,
+  type KeptPlace,
+  storageInDays,
+  takeoffCharge,
+} from '@acorn-tally/core';
+import type { Clock } from '../state/clock';
+import type { Writer } from '../state/units';
 
 /** "today 07:40", "yesterday 18:00", "Mon 23 Nov, 18:00", as seen from an hour. */
-export function whenInWords(at: string, seenFrom: string): string {
-  const days = dayjs(seenFrom).startOf('day').diff(dayjs(at).startOf('day'), 'day');
-  const clock = dayjs(at).format('HH:mm');
-  if (days === 0) return `today ${clock}`;
-  if (days === 1) return `yesterday ${clock}`;
-  if (days === -1) return `tomorrow ${clock}`;
-  return `${dayjs(at).format('ddd D MMM')}, ${clock}`;
+export function whenInWords(at: string, seenFrom: string, clock: Clock): string {
+  const dayNumber = (one: string) => Date.parse(clock.format(one, 'YYYY-MM-DD')) / 86_400_000;
+  const days = dayNumber(seenFrom) - dayNumber(at);
+  const time = clock.format(at, 'HH:mm');
+  if (days === 0) return `today ${time}`;
+  if (days === 1) return `yesterday ${time}`;
+  if (days === -1) return `tomorrow ${time}`;
+  return `${clock.format(at, 'ddd D MMM')}, ${time}`;
+}
+
+/** Where a pack waits; one that was never said to wait anywhere has the air's temperature, unless it was measured. */
+export function keptPlaceOf({ pack, keeping }: Pick<BatteryContent, 'pack' | 'keeping'>): KeptPlace {
+  return keeping?.keptAt ?? (pack.startTemperatureC == null ? 'outside' : 'own');
 }
 
 /** The gauge of a pack as it will be at an hour: "96 %". */
@@ -19,11 +33,11 @@ export function chargeInWords(pack: Battery): string {
 const week = 6;
 
 /** "at storage by Sunday", "at storage by 12 Dec", or nothing for a pack that is there or keeps its charge. */
-export function storageInWords(pack: Battery, at: string): string | null {
+export function storageInWords(pack: Battery, at: string, clock: Clock): string | null {
   const days = storageInDays(pack);
   if (days === null || days === 0) return null;
-  const day = dayjs(at).add(days, 'day');
-  return `at storage by ${day.format(days <= week ? 'dddd' : 'D MMM')}`;
+  const then = new Date(Date.parse(at) + days * 86_400_000).toISOString();
+  return `at storage by ${clock.format(then, days <= week ? 'dddd' : 'D MMM')}`;
 }
 
 export const placeNames: Record<KeptPlace, string> = {
@@ -33,3 +47,8 @@ export const placeNames: Record<KeptPlace, string> = {
   outside: 'outside',
   own: 'measured',
 };
+
+/** A class by its mass in the pilot's units: "249 g camera", "0.55 lb camera". */
+export function classInWords({ spec, what }: ClassTemplate, write: Writer['write']): string {
+  return `${write('mass', spec.takeoffMassKg)} ${what}`;
+}

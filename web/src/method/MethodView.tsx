@@ -7,6 +7,7 @@ import {
   minutesAndSeconds,
   type PowerCurve,
   powerCurve,
+  type Refusal,
   unitNamed,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
@@ -100,11 +101,7 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
   const boxClock = minutesAndSeconds(aircraft.spec.advertisedFlightTimeS);
   return (
     <main className="desk-main">
-      {curve.ok ? (
-        <Power name={aircraft.name} curve={curve.value} />
-      ) : (
-        <Refused message={curve.refusal.message} />
-      )}
+      {curve.ok ? <Power name={aircraft.name} curve={curve.value} /> : <Refused refusal={curve.refusal} />}
       {told.estimate.ok && told.explained.ok ? (
         <section id="steps">
           <h2 className="section-title">
@@ -121,7 +118,7 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
               <li key={name}>
                 <b>{name}</b>
                 <p>
-                  <Say>{says}</Say>
+                  <Say sentence={says} />
                 </p>
                 <p className="step-rule">
                   {rule}
@@ -132,7 +129,7 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
           </ol>
         </section>
       ) : (
-        !told.estimate.ok && curve.ok && <Refused message={told.estimate.refusal.message} />
+        !told.estimate.ok && curve.ok && <Refused refusal={told.estimate.refusal} />
       )}
       <LedgerAndBand />
       <Guesses />
@@ -140,10 +137,10 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
   );
 }
 
-function Refused({ message }: { readonly message: string }) {
+function Refused({ refusal }: { readonly refusal: Refusal }) {
   return (
     <p className="danger" role="alert">
-      <IconAlertTriangle size={16} aria-hidden /> <Say>{message}</Say>
+      <IconAlertTriangle size={16} aria-hidden /> <Say sentence={refusal} />
     </p>
   );
 }
@@ -151,23 +148,25 @@ function Refused({ message }: { readonly message: string }) {
 function Power({ name, curve }: { readonly name: string; readonly curve: PowerCurve }) {
   const { box, today, windMps } = curve;
   const hoverW = box.points[0]?.powerW ?? 0;
-  const { units, say } = useWriter();
+  const { units, write } = useWriter();
+  const speed = (mps: number) => write('speed', mps, 1);
   const lines = useMemo(() => {
     const unitMps = unitNamed('m/s', units.speed)?.inBase ?? 1;
     return { power: powerLines(curve, unitMps), minutes: minuteLines(curve, unitMps) };
   }, [curve, units.speed]);
-  const against = windMps > 0 ? ` against ${windMps.toFixed(1)} m/s of wind` : '';
+  const against = windMps > 0 ? ` against ${speed(windMps)} of wind` : '';
   const farthest = today.farthest
-    ? `goes farthest at ${today.farthest.airspeedMps.toFixed(1)} m/s${against}`
+    ? `goes farthest at ${speed(today.farthest.airspeedMps)}${against}`
     : `makes no way${against}`;
   return (
     <section id="power">
       <div className="headline">
-        <h1>{say(`${name} lasts longest at ${today.longest.airspeedMps.toFixed(1)} m/s, ${farthest}`)}</h1>
+        <h1>
+          {name} lasts longest at {speed(today.longest.airspeedMps)}, {farthest}
+        </h1>
         <p>
-          {say(
-            `still air, new battery: ${hoverW.toFixed(0)} W in a hover, ${box.longest.powerW.toFixed(0)} W at ${box.longest.airspeedMps.toFixed(1)} m/s`,
-          )}
+          still air, new battery: {hoverW.toFixed(0)} W in a hover, {box.longest.powerW.toFixed(0)} W at{' '}
+          {speed(box.longest.airspeedMps)}
         </p>
         <ul className="chart-key push">
           <li className="key-today">today</li>
@@ -183,9 +182,7 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
             lines={lines.power}
             unit="W"
             speedUnit={units.speed}
-            says={say(
-              `Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${today.longest.airspeedMps.toFixed(1)} m/s.`,
-            )}
+            says={`Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${speed(today.longest.airspeedMps)}.`}
           />
         </div>
         <div>
@@ -194,9 +191,7 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
             lines={lines.minutes}
             unit="min"
             speedUnit={units.speed}
-            says={say(
-              `Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${today.longest.airspeedMps.toFixed(1)} m/s.`,
-            )}
+            says={`Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${speed(today.longest.airspeedMps)}.`}
           />
         </div>
       </div>
@@ -229,7 +224,8 @@ function LedgerAndBand() {
 }
 
 function Guesses() {
-  const rows = useMemo(guesses, []);
+  const { say } = useWriter();
+  const rows = useMemo(() => guesses(say), [say]);
   return (
     <section id="guesses">
       <h2 className="section-title">What is guessed, and how far off it may be</h2>

@@ -1,4 +1,5 @@
 import { type Assumed, type Coefficients, priors, type WayToKnow, waysToKnow } from '@acorn-tally/core';
+import type { Writer } from '../state/units';
 
 export interface Guess {
   readonly name: string;
@@ -36,16 +37,17 @@ const names: Record<
 };
 
 /** Every guess of the model in words, as the laws themselves hold it. */
-export function guesses(): Guess[] {
+export function guesses(say: Writer['say']): Guess[] {
   return (Object.keys(priors) as (keyof Coefficients)[]).map((key) => {
     const prior: Assumed = priors[key];
     const { name, unit, per = 1 } = names[key];
     const number = (value: number) => `${Number((value / per).toPrecision(3))}${unit ? ` ${unit}` : ''}`;
+    const because = typeof prior.because === 'string' ? prior.because : say(prior.because);
     return {
       name,
       value: unit || prior.value !== 1 ? number(prior.value) : '× 1',
       spread: prior.kind === 'relative' ? `±${Math.round(prior.spread * 100)} %` : `±${number(prior.spread)}`,
-      because: prior.because.replace(/^assumed: /, ''),
+      because: because.replace(/^assumed: /, ''),
       better: waysToKnow[prior.betterBy as WayToKnow],
     };
   });

@@ -1,16 +1,21 @@
-import { estimate, explain, powerCurve, priors } from '@acorn-tally/core';
+import {
+  estimate,
+  explain,
+  imperialUnits,
+  metricUnits,
+  powerCurve,
+  priors,
+  toldInSi,
+} from '@acorn-tally/core';
+import { answered } from '../../../core/fixtures/answered';
+import { writerOf } from '../state/units';
 import { fell, jay, jay1, jayRequest } from '../testing/jay';
 import { guesses } from './guesses';
 import { minuteLines, powerLines } from './powerChart';
 import { stepsOf } from './steps';
 
-function answered<T>(outcome: { ok: true; value: T } | { ok: false; refusal: { message: string } }): T {
-  if (!outcome.ok) throw new Error(outcome.refusal.message);
-  return outcome.value;
-}
-
 test('every guess of the model is named, with a value, a spread and what would teach it', () => {
-  const rows = guesses();
+  const rows = guesses(writerOf(metricUnits).say);
   expect(rows).toHaveLength(Object.keys(priors).length);
   expect(new Set(rows.map(({ name }) => name)).size).toBe(rows.length);
   for (const row of rows) {
@@ -30,14 +35,15 @@ test('the steps tell the numbers of the estimate itself', () => {
     explained: answered(explain(jayRequest)),
   };
   const steps = stepsOf(told);
-  const says = (name: string) => steps.find((step) => step.name === name)?.says ?? '';
+  const says = (name: string) =>
+    steps.filter((step) => step.name === name).map(({ says: said }) => toldInSi(said))[0];
   expect(says('Air')).toContain(`${told.estimate.air.densityKgm3.toFixed(2)} kg`);
   expect(says('Wind')).toContain('2 m/s read at 10 m over farmland, low crops');
   expect(says('Your flying')).toContain(`hover 100 % takes ${told.estimate.power.meanW.toFixed(1)} W`);
   expect(says('The pack')).toContain('18.1 Wh');
   expect(says('Held back')).toContain('touch down at 25 %');
-  for (const { says: text, rule, source } of steps)
-    expect([text, rule, source].join()).not.toMatch(/NaN|undefined/);
+  for (const { says: said, rule, source } of steps)
+    expect([toldInSi(said), rule, source].join()).not.toMatch(/NaN|undefined|[{}]/);
 });
 
 test('the charts mark the least of the power line and the most of the minutes', () => {
@@ -49,4 +55,19 @@ test('the charts mark the least of the power line and the most of the minutes', 
       Math.max(...minuteLines(curve)[air].line.map(({ y }) => y)),
     );
   }
+});
+
+test('in imperial units no guess and no step is left in metric ones (25 Nov 2026: “112 ftΩ” for mΩ)', () => {
+  const { say } = writerOf(imperialUnits);
+  const told = {
+    aircraft: jay,
+    battery: jay1,
+    conditions: fell,
+    estimate: answered(estimate(jayRequest)),
+    explained: answered(explain(jayRequest)),
+  };
+  const all = [...stepsOf(told).map(({ says }) => say(says)), ...guesses(say).map(({ because }) => because)];
+  for (const text of all)
+    expect(text).not.toMatch(/\d ?(m|m\/s|km\/h|°C|g|kg|kg\/m³|N\/m²|mm|cm²|hPa|ftΩ)(?![\wΩ/])/);
+  expect(all.join()).toMatch(/\b\d\d mΩ/);
 });

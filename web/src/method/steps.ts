@@ -1,17 +1,20 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
+  boxTemperatureC,
   type ConditionsRecord,
   type Estimate,
   type Explanation,
   minutesAndSeconds,
   roughnessClasses,
+  type Sentence,
+  sentence,
 } from '@acorn-tally/core';
 
 /** One step from the box to the minutes: what it says of this battery, its rule in words, and who says so. */
 export interface Step {
   readonly name: string;
-  readonly says: string;
+  readonly says: Sentence;
   readonly rule: string;
   readonly source: string;
 }
@@ -25,7 +28,6 @@ export interface Told {
 }
 
 const whole = (fraction: number) => `${Math.round(fraction * 100)} %`;
-const clock = (seconds: number) => `${minutesAndSeconds(seconds)} min`;
 
 export function stepsOf(told: Told): Step[] {
   return [
@@ -45,7 +47,17 @@ function air({ conditions, estimate, aircraft }: Told): Step {
   const { densityKgm3, densityAltitudeM } = estimate.air;
   return {
     name: 'Air',
-    says: `At ${elevationM} m of ground, ${aircraft.flight.heightM} m up and ${airTemperatureC} °C a cubic metre weighs ${densityKgm3.toFixed(2)} kg: as at ${Math.round(densityAltitudeM / 10) * 10} m on a standard day. Thin air makes rotors work harder; cold air is thick.`,
+    says: sentence(
+      'air',
+      'At {elevationM} of ground, {heightM} up and {airTemperatureC:1} the air weighs {densityKgm3:2}: as at {densityAltitudeM} on a standard day. Thin air makes rotors work harder; cold air is thick.',
+      {
+        elevationM,
+        heightM: aircraft.flight.heightM,
+        airTemperatureC,
+        densityKgm3,
+        densityAltitudeM: Math.round(densityAltitudeM / 10) * 10,
+      },
+    ),
     rule: 'density = pressure ÷ (gas constant × temperature), less a little for water vapour',
     source: 'ISO 2533; Alduchov & Eskridge 1996',
   };
@@ -56,7 +68,21 @@ function wind({ conditions, estimate, explained, aircraft }: Told): Step {
   const ground = roughnessClasses.find(({ roughnessM }) => roughnessM === explained.roughnessM);
   return {
     name: 'Wind',
-    says: `${read.speedMps} m/s read at ${read.readingHeightM} m over ${ground?.name ?? `ground of roughness ${explained.roughnessM} m`} is ${explained.windGrowthRatio.toFixed(1)} times as much at ${aircraft.flight.heightM} m: ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)} m/s. Gusts cost, since power grows faster than speed.`,
+    says: sentence(
+      'wind',
+      '{readMps:1} read at {readingHeightM} over {ground} is {growthCount:1} times as much at {heightM}: {windMps:1}, gusts {gustMps:1}. Gusts cost, since power grows faster than speed.',
+      {
+        readMps: read.speedMps,
+        readingHeightM: read.readingHeightM,
+        ground:
+          ground?.name ??
+          sentence('roughness', 'ground of roughness {roughnessM:2}', { roughnessM: explained.roughnessM }),
+        growthCount: explained.windGrowthRatio,
+        heightM: aircraft.flight.heightM,
+        windMps: estimate.air.windAtHeightMps,
+        gustMps: estimate.air.gustAtHeightMps,
+      },
+    ),
     rule: 'wind = reading × ln(height ÷ roughness) ÷ ln(reading height ÷ roughness)',
     source: 'Wieringa 1992',
   };
@@ -65,7 +91,18 @@ function wind({ conditions, estimate, explained, aircraft }: Told): Step {
 function box({ aircraft: { spec }, explained }: Told): Step {
   return {
     name: 'The box',
-    says: `${clock(spec.advertisedFlightTimeS)} at ${spec.advertisedSpeedMps} m/s from a full pack in still air at 25 °C takes ${explained.boxPowerW.toFixed(1)} W, ${explained.electronicsW.toFixed(1)} W of it for electronics. Its motors and blades so take ${explained.lossRatio.toFixed(2)} times what ideal rotors would: that factor is solved, not guessed.`,
+    says: sentence(
+      'box',
+      '{flightS} min at {speedMps:1} from a full pack in still air at {boxC} takes {boxW:1}, {electronicsW:1} of it for electronics. Its motors and blades so take {lossCount:2} times what ideal rotors would: that factor is solved, not guessed.',
+      {
+        flightS: spec.advertisedFlightTimeS,
+        speedMps: spec.advertisedSpeedMps,
+        boxC: boxTemperatureC,
+        boxW: explained.boxPowerW,
+        electronicsW: explained.electronicsW,
+        lossCount: explained.lossRatio,
+      },
+    ),
     rule: 'power = electronics + factor × (lift + blade drag + body drag + climb)',
     source: 'Glauert; Leishman, Principles of Helicopter Aerodynamics, ch. 2 and 5',
   };
@@ -78,7 +115,15 @@ function flown({ estimate, aircraft }: Told): Step {
     .join(', ');
   return {
     name: 'Your flying',
-    says: `A hover in this wind takes ${estimate.power.hoverW.toFixed(1)} W; ${mix ? `${mix} takes` : 'your legs take'} ${estimate.power.meanW.toFixed(1)} W on average. Each stop throws away the energy of motion, each circle needs more lift.`,
+    says: sentence(
+      'flying',
+      'A hover in this wind takes {hoverW:1}; {mix} {meanW:1} on average. Each stop throws away the energy of motion, each circle needs more lift.',
+      {
+        hoverW: estimate.power.hoverW,
+        mix: mix ? `${mix} takes` : 'your legs take',
+        meanW: estimate.power.meanW,
+      },
+    ),
     rule: 'mean over airspeeds upwind, downwind, across, and over the gusts; ½ m V² a stop',
     source: 'Abramowitz & Stegun 25.10 (mean over gusts); flight mechanics',
   };
@@ -88,7 +133,22 @@ function pack({ explained, battery }: Told): Step {
   const { startC, endC, startOhm, warmOhm } = explained;
   return {
     name: 'The pack',
-    says: `${battery.label}: ${explained.labelWh.toFixed(1)} Wh on the label, ${explained.chemistry}, ${whole(explained.health)} healthy, ${whole(explained.takeoffCharge)} at take-off. It starts at ${Math.round(startC)} °C and would end at ${Math.round(endC)} °C. Its cells resist with ${(startOhm * 1000).toFixed(0)} mΩ, at 25 °C with ${(warmOhm * 1000).toFixed(0)} mΩ: cold cells sag sooner, and the aircraft falls at 3.0 V a cell.`,
+    says: sentence(
+      'pack',
+      '{label}: {labelWh:1} on the label, {chemistry}, {healthFraction} healthy, {takeoffCharge} at take-off. It starts at {startC} and would end at {endC}. Its cells resist with {startOhm}, at {boxC} with {warmOhm}: cold cells sag sooner, and the aircraft falls at 3.0 V a cell.',
+      {
+        label: battery.label,
+        labelWh: explained.labelWh,
+        chemistry: explained.chemistry,
+        healthFraction: explained.health,
+        takeoffCharge: explained.takeoffCharge,
+        startC,
+        endC,
+        startOhm,
+        boxC: boxTemperatureC,
+        warmOhm,
+      },
+    ),
     rule: 'volts under load = rest volts − current × resistance; current = power ÷ volts',
     source: 'Plett, Battery Management Systems vol. 1, ch. 2',
   };
@@ -97,7 +157,11 @@ function pack({ explained, battery }: Told): Step {
 function gauge({ explained }: Told): Step {
   return {
     name: 'The gauge',
-    says: `The gauge keeps ${whole(explained.hiddenCharge)} below its 0 %. That is margin for an emergency: never planned, so it counts as gone.`,
+    says: sentence(
+      'gauge',
+      'The gauge keeps {hiddenCharge} below its 0 %. That is margin for an emergency: never planned, so it counts as gone.',
+      { hiddenCharge: explained.hiddenCharge },
+    ),
     rule: 'gauge = (charge − hidden) ÷ (1 − hidden)',
     source: 'common practice: 9 s to 3 min were flown after 0 %',
   };
@@ -109,7 +173,16 @@ function wayHome({ explained, aircraft }: Told): Step {
     .join(', ');
   return {
     name: 'Way home',
-    says: `From ${aircraft.flight.farthestM} m out, ${explained.wayHomeGroundMps.toFixed(1)} m/s are left over ground: ${legs}, in all ${clock(explained.wayHomeS)}.`,
+    says: sentence(
+      'way-home',
+      'From {farthestM} out, {groundMps:1} are left over ground: {legs}, in all {wayHomeS} min.',
+      {
+        farthestM: aircraft.flight.farthestM,
+        groundMps: explained.wayHomeGroundMps,
+        legs,
+        wayHomeS: explained.wayHomeS,
+      },
+    ),
     rule: 'over ground = √(airspeed² − crosswind²) − headwind',
     source: 'FAA-H-8083-25, ch. 16',
   };
@@ -120,7 +193,11 @@ function heldBack({ estimate }: Told): Step {
   const down = estimate.events.find(({ kind }) => kind === 'touch-down');
   return {
     name: 'Held back',
-    says: `To touch down at ${whole(down?.charge ?? 0)} it must turn back at ${whole(turn?.charge ?? 0)}, after ${clock(estimate.usableS.p50)}. These are middle values: half of all flights are shorter, so plan with the smaller figure.`,
+    says: sentence(
+      'held-back',
+      'To touch down at {downCharge} it must turn back at {turnCharge}, after {usableS} min. These are middle values: half of all flights are shorter, so plan with the smaller figure.',
+      { downCharge: down?.charge ?? 0, turnCharge: turn?.charge ?? 0, usableS: estimate.usableS.p50 },
+    ),
     rule: 'turn back = the last moment from which the way home ends with the reserve',
     source: 'common practice: 20, 25 or 30 % by weather and site',
   };

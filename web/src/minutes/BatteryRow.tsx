@@ -20,7 +20,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
-import { placeNames } from '../kit/kitWords';
+import { keptPlaceOf, placeNames } from '../kit/kitWords';
 import { usePackEdit } from '../kit/usePackEdit';
 import { packAtTheHour } from '../state/atTheHour';
 import { useRecords } from '../state/records';
@@ -62,7 +62,7 @@ export function BatteryRow({ row, band, fresh, boxS, chosen, conditions, onChoos
           </>
         ) : (
           <span className="row-refused danger">
-            <IconAlertTriangle size={16} aria-hidden /> <Say>{outcome.refusal.message}</Say>
+            <IconAlertTriangle size={16} aria-hidden /> <Say sentence={outcome.refusal} />
           </span>
         )}
       </button>
@@ -72,8 +72,8 @@ export function BatteryRow({ row, band, fresh, boxS, chosen, conditions, onChoos
 }
 
 /** What to be told about this battery, or about the flight whatever the battery. */
-export function messages(estimate: Estimate, about: Caution['about']): string[] {
-  return estimate.cautions.filter((caution) => caution.about === about).map(({ message }) => message);
+export function cautionsAbout(estimate: Estimate, about: Caution['about']): Caution[] {
+  return estimate.cautions.filter((caution) => caution.about === about);
 }
 
 /** "15:49–20:56", and what to plan with: the minute, and the gauge to turn back at. */
@@ -109,13 +109,14 @@ function stateInWords(battery: BatteryRecord, pack: Battery, write: Writer['writ
 }
 
 function Flag({ advice }: { readonly advice: readonly Advice[] }) {
+  const { say } = useWriter();
   const [first, ...more] = advice;
   if (!first) return <span className="row-flag" />;
   return (
-    <span className="row-flag danger" title={advice.map(({ message }) => message).join('. ')}>
+    <span className="row-flag danger" title={advice.map(say).join('. ')}>
       <IconAlertTriangle size={14} aria-hidden />
       <span>
-        {first.message}
+        {say(first)}
         {more.length > 0 && <small> and {more.length} more</small>}
       </span>
     </span>
@@ -136,7 +137,7 @@ function BatteryFields({ battery, pack: packNow }: FieldsProps) {
   const { run } = useBusy();
   const { pack, keeping } = battery;
   const fields = ranges.battery;
-  const keptAt = keeping?.keptAt ?? 'own';
+  const keptAt = keptPlaceOf(battery);
   return (
     <fieldset className="row-fields" aria-label={`${battery.label} in detail`}>
       <QuantityField

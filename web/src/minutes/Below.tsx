@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { FlightChart } from '../charts/FlightChart';
 import { FlightTable } from '../charts/FlightTable';
 import { Switch } from '../fields/Switch';
+import { keptPlaceOf } from '../kit/kitWords';
 import { Ledger } from './Ledger';
 import { MeasureNext } from './MeasureNext';
 import { useLedger } from './useBands';
@@ -75,7 +76,9 @@ export function Below(props: Props) {
           <Switch label="About the minutes" value={question} options={questions} onChange={setQuestion} />
         </div>
         {question === 'ledger' && <LedgerOf {...props} />}
-        {question === 'what-if' && <WhatIfs request={props.request} estimate={estimate} />}
+        {question === 'what-if' && (
+          <WhatIfs request={props.request} keptAt={keptPlaceOf(battery)} estimate={estimate} />
+        )}
         {question === 'measure' && <MeasureNext label={battery.label} band={band} />}
       </section>
     </div>

@@ -9,7 +9,6 @@ import { memo, type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
-import { Say } from '../fields/Say';
 import { SpecSheetDrawer } from '../kit/SpecSheetDrawer';
 import { useChosen } from '../state/chosen';
 import { useFleet } from '../state/current';
@@ -57,9 +56,8 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
           On the box
         </button>
         <span className="field-value field-static">
-          <Say>
-            {`${Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at ${spec.advertisedSpeedMps} m/s`}
-          </Say>
+          {Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at{' '}
+          {write('speed', spec.advertisedSpeedMps, 1)}
         </span>
       </div>
       <QuantityField

@@ -3,11 +3,12 @@ import {
   type BatteryRecord,
   type Cause,
   type ConditionsRecord,
-  chargeAtTouchdown,
-  daysInWords,
   type Estimate,
   type LedgerLine,
+  leastAtTouchdown,
   minutesAndSeconds,
+  type Sentence,
+  sentence,
   spec,
 } from '@acorn-tally/core';
 import { Say } from '../fields/Say';
@@ -42,7 +43,7 @@ export function Ledger(props: Props) {
         {lines.map(({ cause, seconds }) => (
           <tr key={cause}>
             <th scope="row">
-              <Say>{wordsFor(cause, props)}</Say>
+              <Say sentence={wordsFor(cause, props)} />
             </th>
             <td className="ledger-bar">
               <i
@@ -67,31 +68,48 @@ export function Ledger(props: Props) {
   );
 }
 
-function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Props): string {
+function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Props): Sentence<Cause> {
   const { flight, policy } = aircraft;
   const { airTemperatureC, elevationM } = conditions.weather;
   const pack = packAtTheHour(battery, conditions);
-  const packC = Math.round(pack.startTemperatureC ?? airTemperatureC);
-  const words: Record<Cause, () => string> = {
+  const packC = pack.startTemperatureC ?? airTemperatureC;
+  const words: Record<Cause, () => Sentence<Cause>> = {
     'other-pack': () =>
-      `Other pack: ${pack.ratedCapacityMah}, not ${aircraft.spec.advertisedCapacityMah} mAh`,
-    style: () => 'Flown this way, not cruising steadily',
-    air: () => `Air at ${elevationM} m and ${airTemperatureC} °C`,
-    temperature: () => `Pack at ${packC} °C in air of ${airTemperatureC} °C`,
+      sentence('other-pack', 'Other pack: {packMah}, not {boxMah}', {
+        packMah: pack.ratedCapacityMah,
+        boxMah: aircraft.spec.advertisedCapacityMah ?? pack.ratedCapacityMah,
+      }),
+    style: () => sentence('style', 'Flown this way, not cruising steadily'),
+    air: () => sentence('air', 'Air at {elevationM} and {airTemperatureC}', { elevationM, airTemperatureC }),
+    temperature: () =>
+      sentence('temperature', 'Pack at {packC} in air of {airTemperatureC}', { packC, airTemperatureC }),
     wind: () =>
-      `Wind ${estimate.air.windAtHeightMps.toFixed(1)} m/s, gusts ${estimate.air.gustAtHeightMps.toFixed(1)} m/s, at ${flight.heightM} m`,
+      sentence('wind', 'Wind {windMps:1}, gusts {gustMps:1}, at {heightM}', {
+        windMps: estimate.air.windAtHeightMps,
+        gustMps: estimate.air.gustAtHeightMps,
+        heightM: flight.heightM,
+      }),
     wear: () =>
       pack.health != null
-        ? `Worn to ${Math.round(pack.health * 100)} %, measured`
-        : `${pack.cycles ?? 0} cycles of wear`,
+        ? sentence('wear', 'Worn to {healthFraction}, measured', { healthFraction: pack.health })
+        : sentence('wear', '{cyclesCount} cycles of wear', { cyclesCount: pack.cycles ?? 0 }),
     'not-full': () =>
       (pack.daysSinceCharge ?? 0) > 0.5
-        ? `At ${Math.round(estimate.takeoffCharge * 100)} % after ${daysInWords(pack.daysSinceCharge ?? 0)} of standing`
-        : `Charged to ${Math.round(pack.startCharge * 100)} %`,
-    hidden: () => 'Charge the gauge never shows',
+        ? sentence('not-full', 'At {leftCharge} after {stoodDays} of standing', {
+            leftCharge: estimate.takeoffCharge,
+            stoodDays: pack.daysSinceCharge ?? 0,
+          })
+        : sentence('not-full', 'Charged to {startCharge}', { startCharge: pack.startCharge }),
+    hidden: () => sentence('hidden', 'Charge the gauge never shows'),
     'held-back': () =>
-      `Held back: ${Math.round(chargeAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')) * 100)} % at touch-down`,
-    'way-home': () => `Way home: ${flight.farthestM} m out, ${flight.heightM} m up`,
+      sentence('held-back', 'Held back: {reserveCharge} at touch-down', {
+        reserveCharge: leastAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')),
+      }),
+    'way-home': () =>
+      sentence('way-home', 'Way home: {farthestM} out, {heightM} up', {
+        farthestM: flight.farthestM,
+        heightM: flight.heightM,
+      }),
   };
   return words[cause]();
 }

@@ -10,13 +10,13 @@ import { IconAlertTriangle } from '@tabler/icons-react';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { useKeys } from '../app/keys';
 import { TallyLegend } from '../charts/Tally';
-import { Say } from '../fields/Say';
 import { AddBattery } from '../kit/AddBattery';
 import { FirstSteps } from '../kit/FirstSteps';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { useWriter } from '../state/units';
 import type { Reckoned } from '../workers/useReckoned';
-import { BatteryRow, inHundred, messages } from './BatteryRow';
+import { BatteryRow, cautionsAbout, inHundred } from './BatteryRow';
 import { Below } from './Below';
 import { FlightPanel } from './FlightPanel';
 import { Trust } from './Trust';
@@ -142,18 +142,19 @@ interface CautionsProps {
 }
 
 function FlightCautions({ outcome, band }: CautionsProps) {
+  const { say } = useWriter();
   const found = [
     ...(band && band.usableS.planned === 0
       ? [
           `${inHundred(band.chanceImpossible)} of these flights would not come home: fly nearer, lower or downwind, or know the wind better`,
         ]
       : []),
-    ...(outcome?.ok ? messages(outcome.value, 'flight') : []),
+    ...(outcome?.ok ? cautionsAbout(outcome.value, 'flight').map(say) : []),
   ];
   if (found.length === 0) return null;
   return (
     <p className="flight-cautions danger">
-      <IconAlertTriangle size={15} aria-hidden /> <Say>{`${found.join('. ')}.`}</Say>
+      <IconAlertTriangle size={15} aria-hidden /> {found.join('. ')}.
     </p>
   );
 }

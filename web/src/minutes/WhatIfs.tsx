@@ -3,6 +3,7 @@ import {
   type EstimateRequest,
   estimate as estimateOf,
   hoverOrMove,
+  type KeptPlace,
   minutesAndSeconds,
   usualWhatIfs,
   type WhatIf,
@@ -20,6 +21,8 @@ import { useWriter } from '../state/units';
 
 interface Props {
   readonly request: EstimateRequest;
+  /** Where the pack waits, which a colder day changes with the air. */
+  readonly keptAt: KeptPlace;
   readonly estimate: Estimate;
 }
 
@@ -33,12 +36,12 @@ const kindNames: Record<WhatIfKind, string> = {
 const mostPinned = 8;
 
 /** What the minutes would be if one thing were otherwise, each pinned with its difference; and standing against moving. */
-export function WhatIfs({ request, estimate }: Props) {
+export function WhatIfs({ request, keptAt, estimate }: Props) {
   const { whatIfs, choose } = useChosen();
   const nowS = estimate.usableS.p50;
   const answers = useMemo(
-    () => whatIfs.map((whatIf) => ({ whatIf, outcome: estimateOf(withWhatIf(request, whatIf)) })),
-    [request, whatIfs],
+    () => whatIfs.map((whatIf) => ({ whatIf, outcome: estimateOf(withWhatIf(request, whatIf, keptAt)) })),
+    [request, keptAt, whatIfs],
   );
   const longestS = Math.max(
     nowS,
@@ -89,7 +92,7 @@ export function WhatIfs({ request, estimate }: Props) {
                   </>
                 ) : (
                   <td colSpan={3} className="what-if-refused danger">
-                    <Say>{outcome.refusal.message}</Say>
+                    <Say sentence={outcome.refusal} />
                   </td>
                 )}
                 <td>
@@ -133,7 +136,7 @@ function difference(seconds: number): string {
 }
 
 /** When moving is cheaper than standing, in today’s wind. */
-function HoverOrSlow({ request, estimate }: Props) {
+function HoverOrSlow({ request, estimate }: Omit<Props, 'keptAt'>) {
   const { write } = useWriter();
   const answer = useMemo(() => hoverOrMove(request), [request]);
   if (!answer.ok) return null;

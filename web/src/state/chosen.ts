@@ -37,6 +37,11 @@ export const useChosen = create<Chosen>()(
     {
       name: 'acorn-tally-chosen',
       partialize: ({ conditionsOpen: _o, choose: _c, ...kept }) => kept,
+      // What was kept before a unit could be chosen lacks that choice.
+      merge: (kept, now) => {
+        const before = (kept ?? {}) as Partial<Chosen>;
+        return { ...now, ...before, units: { ...now.units, ...before.units } };
+      },
     },
   ),
 );

@@ -112,3 +112,33 @@ test('what is removed is gone from the list and comes back with undo', async () 
   ]);
   expect(useRecords.getState().batteries).toHaveLength(1);
 });
+
+test('a sealed step is not added to, and what came after it is taken back as a whole, on the server too', async () => {
+  rename('Jay one');
+  const ordinal = useRecords.getState().sealUndo();
+  rename('J');
+  rename('');
+  useRecords.getState().edit('aircraft', jay.id, { name: 'Jackdaw' }, 'name');
+  expect(useRecords.getState().undoSteps.map(({ label }) => label)).toEqual(['label', 'label', 'name']);
+  expect(useRecords.getState().undoSince(ordinal)).toBe(true);
+  expect([label(), useRecords.getState().aircraft[0]?.name]).toEqual(['Jay one', 'Jay']);
+  await soon();
+  expect(server.sent.filter(({ path }) => path.includes('jay-1')).at(-1)?.body?.label).toBe('Jay one');
+  expect(useRecords.getState().undoSince(ordinal)).toBe(false);
+  await useRecords.getState().undo();
+  expect(label()).toBe('Jay 1');
+});
+
+test('what was undone by hand meanwhile is not taken back a second time, nor anything before it', async () => {
+  rename('Jay one');
+  const ordinal = useRecords.getState().sealUndo();
+  rename('J');
+  await useRecords.getState().undo();
+  await useRecords.getState().undo();
+  expect(label()).toBe('Jay 1');
+  rename('Jay two');
+  const later = useRecords.getState().sealUndo();
+  expect(later).toBeGreaterThan(ordinal);
+  expect(useRecords.getState().undoSince(later)).toBe(false);
+  expect(label()).toBe('Jay two');
+});

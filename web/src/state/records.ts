@@ -19,6 +19,8 @@ interface UndoStep {
   readonly label: string;
   readonly key: string;
   readonly at: number;
+  /** Counts all steps ever made, from 1. */
+  readonly ordinal: number;
   readonly undo: () => Promise<void> | void;
 }
 
@@ -42,6 +44,10 @@ interface Records extends Data {
   add<K extends Kind>(kind: K, content: Content<K>, label: string): Promise<RecordOf<K>>;
   remove(kind: Kind, id: string, label: string): Promise<void>;
   undo(): Promise<void>;
+  /** Ends the step that typing goes on adding to, and gives the ordinal of the last one. */
+  sealUndo(): number;
+  /** Takes back whatever was changed after the step of that ordinal; whether there was anything. */
+  undoSince(ordinal: number): boolean;
   /** Tries again to save what could not be saved. */
   retry(): Promise<void>;
 }
@@ -55,6 +61,8 @@ export const useRecords = create<Records>((set, get) => {
   const unsaved = new Map<string, Kind>();
   let timer: ReturnType<typeof setTimeout> | undefined;
   let running: Promise<void> = Promise.resolve();
+  let lastOrdinal = 0;
+  let sealedOrdinal = 0;
 
   const put = <K extends Kind>(kind: K, record: RecordOf<K>) =>
     set((state) => ({ [kind]: upsert<RecordOf<Kind>>(state[kind], record) }) as Partial<Records>);
@@ -64,10 +72,13 @@ export const useRecords = create<Records>((set, get) => {
     set(({ undoSteps }) => {
       const last = undoSteps[undoSteps.length - 1];
       const now = Date.now();
-      if (last && last.key === key && now - last.at < sameStepMs) {
+      if (last && last.ordinal > sealedOrdinal && last.key === key && now - last.at < sameStepMs) {
         return { undoSteps: [...undoSteps.slice(0, -1), { ...last, at: now }] };
       }
-      return { undoSteps: [...undoSteps, { label, key, at: now, undo }].slice(-undoDepth) };
+      lastOrdinal += 1;
+      return {
+        undoSteps: [...undoSteps, { label, key, at: now, ordinal: lastOrdinal, undo }].slice(-undoDepth),
+      };
     });
 
   const saveSoon = (kind: Kind, id: string) => {
@@ -184,6 +195,19 @@ export const useRecords = create<Records>((set, get) => {
       } catch (error) {
         set({ trouble: (error as Error).message });
       }
+    },
+
+    sealUndo() {
+      sealedOrdinal = lastOrdinal;
+      return lastOrdinal;
+    },
+
+    undoSince(ordinal) {
+      const steps = get().undoSteps;
+      const later = steps.filter((step) => step.ordinal > ordinal);
+      set({ undoSteps: steps.filter((step) => step.ordinal <= ordinal) });
+      for (const step of later.reverse()) void step.undo();
+      return later.length > 0;
     },
 
     async retry() {

@@ -1,12 +1,12 @@
-import { type ChosenUnits, type Dimension, inChosenUnits, written } from '@acorn-tally/core';
+import { type ChosenUnits, type Dimension, inWords, type Sentence, written } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useChosen } from './chosen';
 
 /** How numbers are written here: in the units the pilot chose. */
 export interface Writer {
   readonly units: ChosenUnits;
-  /** A sentence whose numbers are metric, each with its unit after it. */
-  say(sentence: string): string;
+  /** What the core says, in these units. */
+  say(sentence: Sentence): string;
   /** One value in SI with its unit. */
   write(dimension: Dimension, si: number, digits?: number): string;
 }
@@ -19,7 +19,7 @@ export function useWriter(): Writer {
 export function writerOf(units: ChosenUnits): Writer {
   return {
     units,
-    say: (sentence) => inChosenUnits(sentence, units),
+    say: (sentence) => inWords(sentence, units),
     write: (dimension, si, digits) => written(dimension, si, units, digits),
   };
 }

@@ -1,8 +1,8 @@
 import { minutesAndSeconds, type Shot, type SwapPlan } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
-import dayjs from 'dayjs';
 import { Wide } from '../app/Wide';
-import { chanceInWords } from './headline';
+import { useClock } from '../state/clock';
+import { after, chanceInWords } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
@@ -17,7 +17,8 @@ interface Props {
 
 /** The plan to read from in the field: each flight's times, and what is left over. */
 export function FlightTable({ plan, chances, startsAt, confidence, labelOf, shotOf }: Props) {
-  const clock = (seconds: number) => dayjs(startsAt).add(seconds, 'second').format('HH:mm:ss');
+  const clocks = useClock();
+  const clock = (seconds: number) => clocks.format(after(startsAt, seconds), 'HH:mm:ss');
   return (
     <Wide label="The flights">
       <table className="figures plan-table">

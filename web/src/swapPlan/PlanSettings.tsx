@@ -10,11 +10,11 @@ import {
   takeoffCharge,
   usualReserveCharge,
 } from '@acorn-tally/core';
-import dayjs from 'dayjs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
+import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 
 interface Props {
@@ -31,6 +31,7 @@ const schools: readonly { value: PolicyKind; label: string }[] = [
 /** What holds for the whole shoot: when it starts, how long a swap takes, what is held back, and which batteries are at hand. */
 export function PlanSettings({ shoot, batteries, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
+  const clock = clockAt(conditions);
   const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
   const toggle = (id: string) => {
     const batteryIds = batteries
@@ -51,9 +52,10 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
         stacked
         label="First take-off"
         type="datetime-local"
-        value={dayjs(shoot.startsAt).format('YYYY-MM-DDTHH:mm')}
-        problem={(text) => (dayjs(text).isValid() ? null : 'First take-off is empty.')}
-        onChange={(at) => change({ startsAt: dayjs(at).format() }, 'first take-off')}
+        hint={clock.note(shoot.startsAt) ?? undefined}
+        value={clock.field(shoot.startsAt)}
+        problem={(text) => (clock.read(text) ? null : 'First take-off is empty.')}
+        onChange={(text) => change({ startsAt: clock.read(text) ?? shoot.startsAt }, 'first take-off')}
       />
       <QuantityField
         stacked

@@ -29,9 +29,9 @@ import { IconArrowDown, IconArrowUp, IconGripVertical, IconTrash } from '@tabler
 import { useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
-import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
 
 /** The shots in the pilot's order: dragged, moved by keys or buttons, opened to be changed. */
 export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
@@ -140,6 +140,7 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
     id: shot.id,
   });
+  const { write } = useWriter();
   return (
     <li
       ref={setNodeRef}
@@ -163,7 +164,7 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
               {number} {shot.name}
             </b>
             <small>
-              <Say>{`${shot.style} ${Math.round(shot.distanceM)} m out, ${Math.round(shot.heightM)} m up`}</Say>
+              {shot.style} {write('distance', shot.distanceM)} out, {write('distance', shot.heightM)} up
             </small>
           </span>
           <b>{minutesAndSeconds(shot.durationS)}</b>

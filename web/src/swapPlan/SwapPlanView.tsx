@@ -131,7 +131,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
         </>
       ) : (
         <p className="danger">
-          <IconAlertTriangle size={16} aria-hidden /> <Say>{plan.refusal.message}</Say>
+          <IconAlertTriangle size={16} aria-hidden /> <Say sentence={plan.refusal} />
         </p>
       )}
     </main>

@@ -1,8 +1,8 @@
 import { minutesAndSeconds, type ShootRecord, type Shot, type SwapPlan } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
-import dayjs from 'dayjs';
 import { Say } from '../fields/Say';
-import { earlyInWords } from './headline';
+import { useClock } from '../state/clock';
+import { after, earlyInWords } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
@@ -14,6 +14,7 @@ interface Props {
 
 /** What to mind: the tightest flight, what stays in hand, and the shots that found no battery, each with the reason. */
 export function Tidings({ plan, chances, shoot, labelOf, shotOf }: Props) {
+  const clock = useClock();
   const tightest = [...plan.flights].sort((a, b) => a.spareS - b.spareS)[0];
   const chance = tightest && chances ? (chances[plan.flights.indexOf(tightest)] ?? null) : null;
   return (
@@ -36,7 +37,7 @@ export function Tidings({ plan, chances, shoot, labelOf, shotOf }: Props) {
             ? `${plan.unusedBatteryIds.map(labelOf).join(', ')} ${plan.unusedBatteryIds.length === 1 ? 'is' : 'are'} not flown.`
             : 'No battery is left over.'}
           {plan.flights.length > 0 &&
-            ` Down for the last time at ${dayjs(shoot.startsAt).add(plan.doneS, 'second').format('HH:mm')}.`}
+            ` Down for the last time at ${clock.format(after(shoot.startsAt, plan.doneS), 'HH:mm')}.`}
         </p>
       </section>
       <section>
@@ -51,7 +52,7 @@ export function Tidings({ plan, chances, shoot, labelOf, shotOf }: Props) {
                   <IconAlertTriangle size={14} aria-hidden />
                   <b>{shotOf(shotId)?.name}</b>
                 </span>{' '}
-                <Say>{reason}</Say>
+                <Say sentence={reason} />
               </li>
             ))}
           </ul>

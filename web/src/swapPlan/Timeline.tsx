@@ -1,6 +1,7 @@
 import type { PlannedFlight, Shot, SwapPlan } from '@acorn-tally/core';
-import dayjs from 'dayjs';
 import { Wide } from '../app/Wide';
+import { useClock } from '../state/clock';
+import { after } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
@@ -14,6 +15,7 @@ const tickStepsS = [300, 600, 900, 1800, 3600];
 
 /** The shoot along the clock, one lane a flight: out and between in pale, shots in acorn, way home in blue, swap hatched. */
 export function Timeline({ plan, startsAt, labelOf, shotOf, numberOf }: Props) {
+  const clock = useClock();
   const lastS = plan.doneS;
   const stepS = tickStepsS.find((step) => lastS / step <= 9) ?? 7200;
   const spanS = Math.ceil(lastS / stepS) * stepS;
@@ -25,7 +27,7 @@ export function Timeline({ plan, startsAt, labelOf, shotOf, numberOf }: Props) {
         <div className="timeline-scale" aria-hidden>
           {ticks.map((tick) => (
             <span key={tick} style={{ left: place(tick) }}>
-              {dayjs(startsAt).add(tick, 'second').format('HH:mm')}
+              {clock.format(after(startsAt, tick), 'HH:mm')}
             </span>
           ))}
         </div>

@@ -1,4 +1,4 @@
-import type { PlannedFlight, SwapPlan } from '@acorn-tally/core';
+import { type PlannedFlight, type SwapPlan, sentence } from '@acorn-tally/core';
 import { chanceInWords, earlyInWords, planHeadline } from './headline';
 
 const flight = (batteryId: string): PlannedFlight => ({
@@ -13,7 +13,7 @@ const flight = (batteryId: string): PlannedFlight => ({
 });
 const plan = (batteries: string[], unplaced: string[]): SwapPlan => ({
   flights: batteries.map(flight),
-  unplaced: unplaced.map((shotId) => ({ shotId, reason: 'Too long.' })),
+  unplaced: unplaced.map((shotId) => ({ shotId, reason: sentence('no-battery', 'No battery at hand.') })),
   unusedBatteryIds: [],
   doneS: 0,
 });

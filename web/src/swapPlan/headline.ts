@@ -48,3 +48,8 @@ export function earlyInWords(chance: number): string {
     ? `Of such flights ${words} must turn back before the last shot ends: move a shot if that is too often.`
     : `Such a flight must ${words} turn back before its last shot ends.`;
 }
+
+/** The instant some seconds after another. */
+export function after(at: string, seconds: number): string {
+  return new Date(Date.parse(at) + seconds * 1000).toISOString();
+}

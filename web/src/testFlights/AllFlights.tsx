@@ -26,12 +26,16 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ record, battery, comparison, counts }) => (
+            {rows.map(({ record, battery, comparison, counts, questions }) => (
               <tr key={record.id} className={counts ? undefined : 'left-out'}>
                 <th scope="row">
                   {battery?.label ?? 'removed battery'}, {howFlown(record)}
-                  {!counts && (
-                    <small title={record.excludedReason ?? ''}> left out: {record.excludedReason}</small>
+                  {questions.length > 0 ? (
+                    <small> asked, not counted yet</small>
+                  ) : (
+                    !counts && (
+                      <small title={record.excludedReason ?? ''}> left out: {record.excludedReason}</small>
+                    )
                   )}
                 </th>
                 <td>{minutesAndSeconds(record.test.durationS)}</td>

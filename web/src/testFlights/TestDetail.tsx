@@ -1,9 +1,12 @@
-import { liftOffChecks, minutesAndSeconds, straightLine } from '@acorn-tally/core';
-import dayjs from 'dayjs';
+import { type FrozenWords, liftOffChecks, minutesAndSeconds, straightLine } from '@acorn-tally/core';
+import { Button } from '@mantine/core';
+import { IconHelp } from '@tabler/icons-react';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { useClock } from '../state/clock';
 import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
 import { checkNames } from '../wayHome/checkNames';
 import { TestChart } from './TestChart';
 import type { TestRow } from './useTests';
@@ -14,6 +17,8 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
   const { record, battery } = row;
   const { test, weather } = record;
   const { edit, remove } = useRecords();
+  const { write } = useWriter();
+  const clock = useClock();
   const label = battery?.label ?? 'removed battery';
   return (
     <>
@@ -22,11 +27,13 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} to {percent(test.endCharge)}
         </h1>
         <p>
-          <Say>
-            {`${dayjs(record.flownAt).format('D MMM YYYY')}, ${weather.airTemperatureC} °C, wind ${weather.wind.speedMps} m/s, ground ${weather.elevationM} m · ${percent(test.startCharge)} at lift-off${test.startTemperatureC != null ? `, pack ${test.startTemperatureC} °C` : ''}`}
-          </Say>
+          {clock.format(record.flownAt, 'D MMM YYYY')}, {write('temperature', weather.airTemperatureC)}, wind{' '}
+          {write('speed', weather.wind.speedMps, 1)}, ground {write('distance', weather.elevationM)} ·{' '}
+          {percent(test.startCharge)} at lift-off
+          {test.startTemperatureC != null && `, pack ${write('temperature', test.startTemperatureC)}`}
         </p>
       </div>
+      <Questions row={row} />
       <div className="test-top">
         <section>
           <TestChart row={row} />
@@ -75,6 +82,52 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
         </button>
       </div>
     </>
+  );
+}
+
+/** What is odd about a test, asked before it counts. */
+function Questions({ row: { record, questions } }: { readonly row: TestRow }) {
+  const edit = useRecords((state) => state.edit);
+  if (questions.length === 0) return null;
+  return (
+    <ul className="test-questions" aria-label="Asked before it counts">
+      {questions.map((question) => (
+        <li key={question.code}>
+          <IconHelp size={16} aria-hidden />
+          <span>
+            <Say sentence={question} />
+          </span>
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() =>
+              edit(
+                'testFlights',
+                record.id,
+                { confirmed: [...(record.confirmed ?? []), question.code] },
+                'an answer about a test',
+              )
+            }
+          >
+            It is right: count it
+          </Button>
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() =>
+              edit(
+                'testFlights',
+                record.id,
+                { excludedReason: 'its figures are wrong' },
+                'why it is left out',
+              )
+            }
+          >
+            It is wrong: leave it out
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -143,14 +196,26 @@ function ThisFlight({ row: { record, comparison } }: { readonly row: TestRow }) 
           </tr>
         </tbody>
       </table>
-      {estimate.refusal && <p className="danger">No estimate: {estimate.refusal}</p>}
+      {estimate.refusal && (
+        <p className="danger">
+          No estimate: <Frozen words={estimate.refusal} />
+        </p>
+      )}
       {estimate.answer?.cautions
         .filter(({ code }) => code === 'ground-effect')
-        .map(({ code, message }) => (
-          <p key={code} className="test-hint">
-            {message}.
+        .map((caution) => (
+          <p key={caution.code} className="test-hint">
+            <Frozen words={caution} />.
           </p>
         ))}
     </>
   );
+}
+
+/** What was told when the test was kept; records of before 25 Nov 2026 have its words in SI only. */
+function Frozen({ words }: { readonly words: string | FrozenWords }) {
+  const { say } = useWriter();
+  if (typeof words === 'string') return words;
+  const { code, template, values, message } = words;
+  return code && template && values ? say({ code, template, values }) : message;
 }

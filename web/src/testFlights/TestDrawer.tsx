@@ -8,19 +8,21 @@ import {
   testFlightProblem,
   testFlightRanges,
   testPatterns,
+  testQuestions,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import dayjs from 'dayjs';
 import { type FormEvent, useState } from 'react';
 import { SidePanel } from '../app/SidePanel';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
-import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
 import { useChosen } from '../state/chosen';
+import { clockAt } from '../state/clock';
 import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
+import { useDraft } from '../state/drafts';
 import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
 import { isHover, patternNames } from './words';
 
 interface Props {
@@ -85,7 +87,9 @@ const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
 function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormProps) {
   const { add, edit } = useRecords();
   const { choose } = useChosen();
-  const [draft, setDraft] = useState<Draft>(() => emptyDraft(battery, conditions));
+  const [draft, setDraft] = useDraft(`test of ${aircraft.id}`, () => emptyDraft(battery, conditions));
+  const { say, write } = useWriter();
+  const clock = clockAt(conditions);
   const [sent, setSent] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
@@ -96,10 +100,19 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       ? testFlightProblem({ startCharge: draft.startCharge, endCharge: draft.endCharge })
       : null;
 
+  const test = testOf(draft);
+  const chosen = batteries.find(({ id }) => id === draft.batteryId) ?? battery;
+  const questions =
+    test && !problem
+      ? testQuestions(
+          { ...draft, test, weather: conditions.weather, aircraft: aircraft.spec, battery: chosen.pack },
+          Date.now(),
+        )
+      : [];
+
   const save = async (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     setSent(true);
-    const test = testOf(draft);
     const wrong = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
     if (wrong || !test || problem) {
       wrong?.focus();
@@ -121,6 +134,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       const saved = await add('testFlights', content, 'recording a test');
       if (content.liftOff) edit('conditions', conditions.id, { liftOff: null }, 'the lift-off card');
       choose({ testFlightId: saved.id });
+      setDraft(null);
       onSaved();
     } catch (error) {
       setTrouble((error as Error).message);
@@ -143,9 +157,10 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       <TextField
         label="Flown"
         type="datetime-local"
-        value={dayjs(draft.flownAt).format('YYYY-MM-DDTHH:mm')}
-        problem={(text) => (dayjs(text).isValid() ? null : 'Day and hour are empty.')}
-        onChange={(at) => set({ flownAt: dayjs(at).format() })}
+        hint={clock.note(draft.flownAt) ?? undefined}
+        value={clock.field(draft.flownAt)}
+        problem={(text) => (clock.read(text) ? null : 'Day and hour are empty.')}
+        onChange={(text) => set({ flownAt: clock.read(text) ?? draft.flownAt })}
       />
       <h3 className="panel-part">How it was flown</h3>
       <ChoiceField
@@ -212,10 +227,18 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       />
       <TextField label="Note" value={draft.note} onChange={(note) => set({ note })} />
       <p className="panel-note test-weather">
-        <Say>
-          {`In the conditions of the ribbon: ${conditions.weather.airTemperatureC} °C, wind ${conditions.weather.wind.speedMps} m/s, ground ${conditions.weather.elevationM} m. The estimate for just this flight is kept with it.`}
-        </Say>
+        In the conditions of the ribbon: {write('temperature', conditions.weather.airTemperatureC)}, wind{' '}
+        {write('speed', conditions.weather.wind.speedMps, 1)}, ground{' '}
+        {write('distance', conditions.weather.elevationM)}. The estimate for just this flight is kept with it.
       </p>
+      {questions.length > 0 && (
+        <div className="field-question" role="status">
+          {questions.map((question) => (
+            <span key={question.code}>{say(question)}</span>
+          ))}
+          <span>You may keep it; it counts once you have answered.</span>
+        </div>
+      )}
       {trouble && (
         <p className="field-problem" role="alert">
           {trouble} Nothing you typed is lost.

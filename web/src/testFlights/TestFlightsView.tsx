@@ -1,9 +1,9 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import dayjs from 'dayjs';
 import { useSearchParams } from 'react-router';
 import { percent } from '../fields/percent';
 import { useChosen } from '../state/chosen';
+import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
 import { AllFlights } from './AllFlights';
 import { TestDetail } from './TestDetail';
@@ -74,7 +74,8 @@ interface ItemProps {
 }
 
 function TestItem({ row, chosen, onChoose }: ItemProps) {
-  const { record, battery, comparison, counts } = row;
+  const { record, battery, comparison, counts, questions } = row;
+  const clock = useClock();
   const { test } = record;
   return (
     <li>
@@ -87,10 +88,12 @@ function TestItem({ row, chosen, onChoose }: ItemProps) {
             ? comparison.missFraction === null
               ? '–'
               : signedPercent(comparison.missFraction)
-            : 'left out'}
+            : questions.length > 0
+              ? 'asked'
+              : 'left out'}
         </b>
         <small>
-          {dayjs(record.flownAt).format('D MMM')} · {minutesAndSeconds(test.durationS)} to{' '}
+          {clock.format(record.flownAt, 'D MMM')} · {minutesAndSeconds(test.durationS)} to{' '}
           {percent(test.endCharge)}
         </small>
       </button>

@@ -1,9 +1,12 @@
 import {
   type BatteryRecord,
   type Comparison,
+  compareInstants,
   compareTest,
   median,
   type TestFlightRecord,
+  type TestQuestion,
+  testQuestions,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useRecords } from '../state/records';
@@ -13,6 +16,8 @@ export interface TestRow {
   readonly battery: BatteryRecord | null;
   readonly comparison: Comparison;
   readonly counts: boolean;
+  /** What is odd about it and not yet answered; until then it does not count. */
+  readonly questions: readonly TestQuestion[];
 }
 
 /** All test flights, the newest first, each held against the estimate frozen with it. */
@@ -20,18 +25,31 @@ export function useTests(): readonly TestRow[] {
   const { testFlights, batteries } = useRecords();
   return useMemo(() => {
     const byId = new Map(batteries.map((battery) => [battery.id, battery]));
-    const rows = testFlights.map((record) => ({
-      record,
-      battery: byId.get(record.batteryId) ?? null,
-      comparison: compareTest(
-        record.test,
-        record.estimate.answer?.curve ?? [],
-        record.estimate.request.aircraft.advertisedFlightTimeS,
-      ),
-      counts: !record.excludedReason,
-    }));
-    return rows.sort((a, b) => (a.record.flownAt < b.record.flownAt ? 1 : -1));
+    const rows = testFlights.map((record) => {
+      const questions = openQuestions(record, Date.now());
+      return {
+        record,
+        battery: byId.get(record.batteryId) ?? null,
+        comparison: compareTest(
+          record.test,
+          record.estimate.answer?.curve ?? [],
+          record.estimate.request.aircraft.advertisedFlightTimeS,
+        ),
+        counts: !record.excludedReason && questions.length === 0,
+        questions,
+      };
+    });
+    return rows.sort((a, b) => compareInstants(b.record.flownAt, a.record.flownAt));
   }, [testFlights, batteries]);
+}
+
+/** The questions about a test that were not answered; none about one that is left out anyway. */
+function openQuestions(record: TestFlightRecord, nowMs: number): TestQuestion[] {
+  if (record.excludedReason) return [];
+  const { aircraft, battery } = record.estimate.request;
+  return testQuestions({ ...record, aircraft, battery }, nowMs).filter(
+    ({ code }) => !record.confirmed?.includes(code),
+  );
 }
 
 /** Half of the flights missed by less than this; null while none counts. */

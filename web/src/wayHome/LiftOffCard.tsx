@@ -11,10 +11,10 @@ import {
   warmHoverS,
 } from '@acorn-tally/core';
 import { IconPrinter } from '@tabler/icons-react';
-import dayjs from 'dayjs';
 import { airAt } from '../conditions/air';
 import { percent } from '../fields/percent';
 import { packAtTheHour } from '../state/atTheHour';
+import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
 
@@ -30,6 +30,7 @@ interface Props {
 export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: Props) {
   const edit = useRecords((state) => state.edit);
   const { write } = useWriter();
+  const clock = clockAt(conditions);
   const ticked = conditions.liftOff?.batteryId === battery.id ? conditions.liftOff.ticked : [];
   const tick = (check: LiftOffCheck, isTicked: boolean) => {
     const rest = ticked.filter((one) => one !== check);
@@ -50,7 +51,7 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
         </button>
       </div>
       <p className="lift-off-for">
-        {battery.label}, {conditions.place}, {dayjs(conditions.at).format('ddd D MMM, HH:mm')}
+        {battery.label}, {conditions.place}, {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
         {turnBackCharge !== null && (
           <>
             ; turn back by <b>{Math.ceil(turnBackCharge * 100)} %</b>

@@ -8,6 +8,7 @@ import {
 } from '@acorn-tally/core';
 import { useRef, useState } from 'react';
 import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
 import { useWriter } from '../state/units';
 import { PlacedThings } from './PlacedThings';
 
@@ -20,7 +21,7 @@ interface Props {
 
 /** What stands between here and there: entered by hand, or read from GeoJSON where home's coordinates are known. */
 export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
-  const { write } = useWriter();
+  const { write, say } = useWriter();
   const [read, setRead] = useState<Outcome<ObstaclesRead> | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const importFile = async (file: File) => {
@@ -75,14 +76,14 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
       </PlacedThings>
       {read && !read.ok && (
         <p className="field-problem" role="alert">
-          {read.refusal.message}
+          <Say sentence={read.refusal} />
         </p>
       )}
       {read?.ok && (
         <p className="panel-note" role="status">
           {read.value.obstacles.length} added
           {read.value.leftOut.length > 0 &&
-            `; left out: ${read.value.leftOut.map(({ name, reason }) => `${name} (${reason})`).join(', ')}`}
+            `; left out: ${read.value.leftOut.map(({ name, reason }) => `${name} (${say(reason)})`).join(', ')}`}
           .
         </p>
       )}

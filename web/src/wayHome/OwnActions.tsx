@@ -17,12 +17,12 @@ export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {
                 {charge !== null && `, ${percent(charge)}`}
               </b>
               <span>
-                <Say>{says}</Say>
+                <Say sentence={says} />
               </span>
             </div>
             {caution && (
               <small className="danger">
-                <IconAlertTriangle size={13} aria-hidden /> {caution}
+                <IconAlertTriangle size={13} aria-hidden /> <Say sentence={caution} />
               </small>
             )}
           </li>

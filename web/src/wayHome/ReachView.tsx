@@ -5,6 +5,7 @@ import { percent } from '../fields/percent';
 import { Switch } from '../fields/Switch';
 import { useShoot } from '../state/current';
 import { useWriter } from '../state/units';
+import { AircraftGrip } from './AircraftGrip';
 
 interface Props {
   readonly request: ReturnRequest;
@@ -129,18 +130,14 @@ export function ReachView({ request, reaches, fresh, aircraftId, onMove }: Props
           );
         })}
         <path className="way-home" d={`M${middle} ${middle - 6}l6 9h-12z`} />
-        <g
-          className="way-aircraft"
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture(event.pointerId);
-            setHeldM(fittingM);
-          }}
-          onPointerMove={drag}
-          onLostPointerCapture={() => setHeldM(null)}
-        >
-          <circle cx={here.x} cy={here.y} r={16} className="way-grip" />
-          <circle cx={here.x} cy={here.y} r={6} />
-        </g>
+        <AircraftGrip
+          x={here.x}
+          y={here.y}
+          markRadius={6}
+          onGrab={() => setHeldM(fittingM)}
+          onDrag={drag}
+          onDrop={() => setHeldM(null)}
+        />
       </svg>
       <ul className="chart-key way-key">
         <li className="key-wind">

@@ -7,7 +7,9 @@ import {
 import { useElementSize } from '@mantine/hooks';
 import { type PointerEvent, useState } from 'react';
 import { airAt } from '../conditions/air';
+import { percent } from '../fields/percent';
 import { useWriter, type Writer } from '../state/units';
+import { AircraftGrip } from './AircraftGrip';
 import { type Extent, extentFor, margins, pathOf, type Scale, scaleFor, ticksTo } from './sideView';
 
 interface Props {
@@ -54,21 +56,18 @@ export function SideView({ request, answer, onMove }: Props) {
           <Winds request={request} scale={scale} write={write} />
           <Path request={request} answer={answer} scale={scale} />
           <path className="way-home" d={`M${scale.x(0)} ${scale.y(0) - 9}l8 9h-16z`} />
-          <g
-            className="way-aircraft"
-            onPointerDown={(event) => {
-              event.currentTarget.setPointerCapture(event.pointerId);
-              setHeld(extentFor(request));
-            }}
-            onPointerMove={drag}
-            onLostPointerCapture={() => setHeld(null)}
-          >
-            <circle cx={x} cy={y} r={20} className="way-grip" />
-            <circle cx={x} cy={y} r={7.5} />
-          </g>
+          <AircraftGrip
+            x={x}
+            y={y}
+            markRadius={7.5}
+            onGrab={() => setHeld(extentFor(request))}
+            onDrag={drag}
+            onDrop={() => setHeld(null)}
+          />
           <text className="way-there" {...wordsPlace(x, y)}>
             {write('distance', position.distanceM)} out, {write('distance', position.heightM)} up
           </text>
+          <ForcedLandingMark answer={answer} scale={scale} />
           <CruiseWords answer={answer} scale={scale} write={write} />
         </svg>
       </div>
@@ -213,6 +212,21 @@ function Path({ request, answer, scale }: { request: ReturnRequest; answer: Retu
   );
 }
 
+/** Where it comes down by itself: a cross on the ground, with its words. */
+function ForcedLandingMark({ answer, scale }: Pick<Props, 'answer'> & { readonly scale: Scale }) {
+  const landing = answer.home.forcedLanding;
+  if (!landing) return null;
+  const [x, y] = [scale.x(landing.shortM), scale.y(0)];
+  return (
+    <g className="way-forced">
+      <path d={`M${x - 6} ${y - 12}l12 12m0 -12l-12 12`} />
+      <text x={x + 10} y={y - 4}>
+        lands itself at {percent(landing.charge)}
+      </text>
+    </g>
+  );
+}
+
 function CruiseWords({ answer, scale, write }: Pick<Props, 'answer'> & Omit<PartProps, 'request'>) {
   const cruise = answer.home.legs.find(({ kind }) => kind === 'cruise');
   if (!cruise) return null;
@@ -233,6 +247,10 @@ function inWords(request: ReturnRequest, { home }: ReturnAnswer, write: Writer['
   return [
     `The aircraft ${write('distance', distanceM)} out and ${write('distance', heightM)} up`,
     ...(things.length > 0 ? [`in the way: ${things.join(', ')}`] : []),
-    home.notHome ? 'it does not come home' : `way home: ${legs.join(', ')}`,
+    home.forcedLanding
+      ? `it lands itself ${write('distance', home.forcedLanding.shortM)} from home`
+      : home.notHome
+        ? 'it does not come home'
+        : `way home: ${legs.join(', ')}`,
   ].join('. ');
 }

@@ -2,8 +2,10 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type ConditionsRecord,
-  chargeAtTouchdown,
+  leastAtHome,
   minutesAndSeconds,
+  numbersOf,
+  type OwnReturn,
   type ReturnBand,
   spec,
 } from '@acorn-tally/core';
@@ -17,7 +19,7 @@ import { FirstSteps } from '../kit/FirstSteps';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useRecords } from '../state/records';
-import { useWriter } from '../state/units';
+import { useWriter, type Writer } from '../state/units';
 import { LiftOffCard } from './LiftOffCard';
 import { OwnActions } from './OwnActions';
 import { PlacePanel } from './PlacePanel';
@@ -123,7 +125,7 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
 }
 
 function reserveOf({ spec: sheet, policy }: AircraftRecord): number {
-  return chargeAtTouchdown(policy, spec(sheet, 'forcedLandingCharge'));
+  return leastAtHome(policy, spec(sheet, 'forcedLandingCharge'));
 }
 
 /** The answer in a sentence: by what charge to turn, or that it does not come home, and how the aircraft’s own call compares. */
@@ -136,18 +138,18 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
       <div className="headline">
         <h1>No answer from there</h1>
         <p className="danger" role="alert">
-          <IconAlertTriangle size={15} aria-hidden /> <Say>{answer.refusal.message}</Say>
+          <IconAlertTriangle size={15} aria-hidden /> <Say sentence={answer.refusal} />
         </p>
       </div>
     );
   const { home, own, tooLow } = answer.value;
   const planned = band.value?.turnBackCharge ?? null;
-  const drift = home.notHome?.numbers.driftMps;
+  const drift = home.notHome ? numbersOf(home.notHome).driftMps : undefined;
   const isTooLate = planned !== null && charge < planned;
   return (
     <>
       <div className={`headline${band.fresh ? '' : ' way-old'}`}>
-        <h1>{titleOf(drift !== undefined, band.value)}</h1>
+        <h1>{titleOf(drift !== undefined, home.forcedLanding !== null, band.value)}</h1>
         <p>
           {where}, to touch down with {percent(reserveOf(aircraft))}
         </p>
@@ -172,7 +174,7 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
         <p className="way-now">
           {tooLow && (
             <b className="danger way-over">
-              <IconAlertTriangle size={14} aria-hidden /> By itself <Say>{tooLow}</Say>.
+              <IconAlertTriangle size={14} aria-hidden /> By itself <Say sentence={tooLow} />.
             </b>
           )}{' '}
           {isTooLate && (
@@ -181,25 +183,23 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
             </b>
           )}{' '}
           From there now, with {percent(charge)}:{' '}
-          {home.touchdownCharge === null ? (
-            <b className="danger">the pack gives out on the way</b>
-          ) : home.touchdownCharge <= 0 ? (
+          {home.notHome ? (
+            <b className="danger">
+              {home.forcedLanding ? 'not home. ' : ''}
+              <Say sentence={home.notHome} />
+            </b>
+          ) : (home.touchdownCharge ?? 0) <= 0 ? (
             <b className="danger">home only on what the gauge never shows: do not count on it</b>
           ) : (
             <>
-              home with <b>{percent(home.touchdownCharge)}</b>
+              home with <b>{percent(home.touchdownCharge ?? 0)}</b>
               {band.value && ` (${bandOf(band.value.touchdownCharge)})`} after{' '}
               <b>{minutesAndSeconds(home.timeS)}</b>, {home.energyWh.toFixed(1)} Wh
             </>
           )}
           {own && (
             <>
-              . Left to its own call it touches down with{' '}
-              <b>
-                {own.touchdownCharge === null
-                  ? 'nothing: it does not get home'
-                  : percent(own.touchdownCharge)}
-              </b>
+              . Left to its own call it <b>{ownEndInWords(own, write)}</b>
             </>
           )}
         </p>
@@ -208,8 +208,19 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
   );
 }
 
-function titleOf(isLost: boolean, band: ReturnBand | null): string {
+/** How its own way home ends, begun when it asks for it. */
+function ownEndInWords({ touchdownCharge, forcedLanding }: OwnReturn, write: Writer['write']): string {
+  if (touchdownCharge !== null) return `touches down with ${percent(touchdownCharge)}`;
+  if (!forcedLanding) return 'does not get home';
+  const { shortM, heightM } = forcedLanding;
+  return shortM < 1
+    ? `lands itself at ${percent(forcedLanding.charge)}, over home, from ${write('distance', heightM)} up`
+    : `lands itself at ${percent(forcedLanding.charge)}, ${write('distance', shortM)} short of home`;
+}
+
+function titleOf(isLost: boolean, landsItself: boolean, band: ReturnBand | null): string {
   if (isLost) return 'It does not come home from there';
+  if (landsItself) return 'It lands itself on the way';
   if (!band) return 'Turn back …';
   if (band.turnBackCharge === null) return 'Do not plan to go there';
   return `Turn back by ${Math.ceil(band.turnBackCharge * 100)} %`;

@@ -3,6 +3,7 @@ import { IconAlertTriangle } from '@tabler/icons-react';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { inHundred } from '../minutes/BatteryRow';
+import { useWriter } from '../state/units';
 
 interface Props {
   readonly answer: ReturnAnswer;
@@ -13,6 +14,7 @@ interface Props {
 
 /** What can be done if it will not come home, most charge left first, each with its caution. */
 export function WaysOut({ answer, reserve, band, below }: Props) {
+  const { say } = useWriter();
   const isNeeded = !answer.feasible || (answer.home.touchdownCharge ?? 0) < reserve;
   return (
     <section>
@@ -31,21 +33,23 @@ export function WaysOut({ answer, reserve, band, below }: Props) {
         </p>
       )}
       <ol className="way-outs">
-        {answer.waysOut.map(({ kind, action, timeS, touchdownCharge, caution }) => (
-          <li key={`${kind} ${action}`}>
+        {answer.waysOut.map(({ kind, action, timeS, touchdownCharge, forcedLanding, caution }) => (
+          <li key={`${kind} ${say(action)}`}>
             <div>
               <span>
-                <Say>{action}</Say>
+                <Say sentence={action} />
               </span>
               <b className={touchdownCharge === null ? 'turn-over' : undefined}>
                 {touchdownCharge === null
-                  ? 'no'
+                  ? forcedLanding
+                    ? 'lands itself'
+                    : 'no'
                   : `${kind === 'land-elsewhere' ? 'down' : 'home'} with ${percent(touchdownCharge)}`}
               </b>
             </div>
             <small>
               {touchdownCharge !== null && `${minutesAndSeconds(timeS)}; `}
-              <Say>{caution}</Say>
+              <Say sentence={caution} />
             </small>
           </li>
         ))}

@@ -51,7 +51,7 @@ function niceAbove(value: number): number {
     power) as number;
 }
 
-/** Corners of the way home as it is flown, metres from home and up; it ends where the pack gives out. */
+/** Corners of the way home as it is flown, metres from home and up; it ends where it lands itself or the pack gives out. */
 export function pathOf(
   request: ReturnRequest,
   { home }: ReturnAnswer,
@@ -63,6 +63,10 @@ export function pathOf(
     if (kind === 'cruise') distanceM = Math.max(0, distanceM - groundMps * durationS);
     else heightM = after;
     path.push({ distanceM, heightM });
+  }
+  if (home.forcedLanding) {
+    const { shortM, heightM: fromM } = home.forcedLanding;
+    path.push({ distanceM: shortM, heightM: fromM }, { distanceM: shortM, heightM: 0 });
   }
   return path;
 }

@@ -1,0 +1,47 @@
+import { jayOnTheFell } from '../../fixtures/jay';
+import type { Style } from '../aircraft/aircraft';
+import { flownStyle } from './styles';
+
+const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) => {
+  const air = { windMps, gustMps: windMps, densityKgm3: 1.2, temperatureC: 15 };
+  const mode = { maxAirspeedMps: topMps };
+  const aircraft = { ...jayOnTheFell.aircraft, modes: { slow: mode, normal: mode, fast: mode } };
+  const outcome = flownStyle(aircraft, { style, ...more }, air as never, { styleSpeedRatio: 1 });
+  if (!outcome.ok) throw new Error(outcome.refusal.code);
+  return outcome.value;
+};
+
+// Wind triangles (any navigation handbook): 6 m/s over ground in 8 m/s of wind needs 14 against it, 2 before it, 10 across.
+test('6 m/s over ground in 8 m/s of wind: 14 upwind, 2 downwind, 10 across (3-4-5 triangle), a quarter, a quarter, a half', () => {
+  expect(flown('normal', 8).stretches).toEqual([
+    { airspeedMps: 14, share: 0.25 },
+    { airspeedMps: 2, share: 0.25 },
+    { airspeedMps: 10, share: 0.5 },
+  ]);
+});
+
+// Speeds over ground of camera work (common practice): creeping shots under walking pace times two, a
+// usual shot at the 5 to 7 m/s of a running subject, fast at the 12 to 15 m/s of a cyclist or a car in a village.
+test.each([
+  ['hover', 0, 0],
+  ['slow', 1, 3],
+  ['normal', 5, 7],
+  ['fast', 12, 15],
+] as const)('%s is flown at %d to %d m/s over ground in a calm (common practice)', (style, least, most) => {
+  const stretches = flown(style, 0).stretches;
+  expect(stretches).toHaveLength(1);
+  expect(stretches[0]?.airspeedMps).toBeGreaterThanOrEqual(least);
+  expect(stretches[0]?.airspeedMps).toBeLessThanOrEqual(most);
+});
+
+test('a hover holds against the wind with the wind’s own speed, and a held airspeed stays as it is', () => {
+  expect(flown('hover', 7).stretches).toEqual([{ airspeedMps: 7, share: 1 }]);
+  expect(flown('normal', 7, { airspeedMps: 9 }).stretches).toEqual([{ airspeedMps: 9, share: 1 }]);
+});
+
+test('no stretch asks for more than the mode’s top, and a wind beyond it is refused with its drift', () => {
+  expect(flown('normal', 9, {}, 10).stretches.map(({ airspeedMps }) => airspeedMps)).toEqual([10, 3, 10]);
+  // 9 m/s of ground speed at most of a mode that flies 10: a tenth is kept to steer with (common practice).
+  expect(flown('fast', 0, {}, 10).stretches).toEqual([{ airspeedMps: 9, share: 1 }]);
+  expect(() => flown('normal', 11, {}, 10)).toThrow('wind-beyond-mode');
+});

@@ -1,0 +1,69 @@
+import type { Conditions } from '../air/conditions';
+import type { Aircraft } from '../aircraft/aircraft';
+import type { Battery } from '../battery/battery';
+import { type Sentence, sentence } from '../units/sentence';
+import { straightLine } from './projections';
+import type { TestFlight } from './testFlight';
+
+export const testQuestionCodes = [
+  'dated-later',
+  'longer-than-box',
+  'shorter-than-box',
+  'gust-below-wind',
+] as const;
+export type TestQuestionCode = (typeof testQuestionCodes)[number];
+export type TestQuestion = Sentence<TestQuestionCode>;
+
+/** What a test may say of a box before it is asked about: no pack outlasts its box by more, however it is flown. */
+const mostOfBox = 1.25;
+/** The hardest flying takes a whole charge in a third of the box's time (common practice); less is a slip. */
+const leastOfBox = 0.2;
+/** Clocks differ by this much. */
+const clockSlackMs = 300_000;
+
+/** What there is to ask about a test: what was flown, with what, in what weather, and when. */
+export interface AskedTest {
+  readonly test: TestFlight;
+  readonly weather: Conditions;
+  readonly flownAt: string;
+  readonly aircraft: Pick<Aircraft, 'advertisedFlightTimeS' | 'advertisedCapacityMah'>;
+  readonly battery: Pick<Battery, 'ratedCapacityMah'>;
+}
+
+/**
+ * What is so odd about a test that it is asked before it counts: it is dated in the future, it would last far beyond the box
+ * or not a fifth of it, or its gust is weaker than its wind. Empty for a test like any other.
+ */
+export function testQuestions(
+  { test, weather, flownAt, aircraft, battery }: AskedTest,
+  nowMs: number,
+): TestQuestion[] {
+  const { fullGaugeS: wholeS } = straightLine(test);
+  const packRatio = battery.ratedCapacityMah / (aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah);
+  const boxFraction = wholeS / (aircraft.advertisedFlightTimeS * packRatio);
+  const { speedMps, gustMps } = weather.wind;
+  const found = [
+    Date.parse(flownAt) > nowMs + clockSlackMs &&
+      sentence('dated-later', 'It is dated later than now: was it flown already?'),
+    boxFraction > mostOfBox &&
+      sentence(
+        'longer-than-box',
+        'At this rate a whole charge would last {wholeS}, {boxFraction} of the box: are the time and both charges right?',
+        { wholeS, boxFraction },
+      ),
+    boxFraction < leastOfBox &&
+      sentence(
+        'shorter-than-box',
+        'At this rate a whole charge would last only {wholeS}, {boxFraction} of the box: are the time and both charges right?',
+        { wholeS, boxFraction },
+      ),
+    gustMps != null &&
+      gustMps < speedMps &&
+      sentence(
+        'gust-below-wind',
+        'Gusts of {gustMps:1} are weaker than the wind of {speedMps:1}: which of them is wrong?',
+        { gustMps, speedMps },
+      ),
+  ];
+  return found.filter((one) => one !== false);
+}

@@ -1,0 +1,55 @@
+import { expect, test } from './fixtures';
+
+test('a view that cannot be drawn says so, the rest works on, and what was typed is there when it is back', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/test-flights`);
+  await page.keyboard.press('t');
+  const note = page.getByRole('dialog').getByLabel('Note');
+  await note.fill('over the dam');
+  // What no version of ours would send: a test without its numbers.
+  const path = '**/api/v1/test-flights*';
+  await page.route(path, async (route) => {
+    const response = await route.fetch();
+    const { items, ...rest } = (await response.json()) as { items: object[] };
+    const broken = items.map((record) => ({ ...record, test: null }));
+    await route.fulfill({ response, json: { ...rest, items: broken } });
+  });
+  await page.reload();
+  const alert = page.getByRole('alert').filter({ hasText: 'This view could not be shown' });
+  await expect(alert).toBeVisible();
+  await expect(alert).toContainText('What you entered is kept.');
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(alert).toHaveCount(0);
+
+  await page.unroute(path);
+  await page.getByRole('link', { name: 'Test flights' }).click();
+  await page.getByRole('button', { name: 'Load the page anew' }).click();
+  await page.keyboard.press('t');
+  await expect(note).toHaveValue('over the dam');
+});
+
+test('a test that cannot be is asked about, and counts only once it is answered', async ({ app, page }) => {
+  await page.goto(`${app.url}/test-flights`);
+  const counted = page.locator('dt:text("flights that count") + dd');
+  await expect(counted).toHaveText('8 of 9');
+  await page.keyboard.press('t');
+  const form = page.getByRole('dialog');
+  await form.getByLabel('Time in the air').fill('100:00');
+  await form.getByLabel('Charge at lift-off').fill('99');
+  await form.getByLabel('Charge at the end').fill('60');
+  await expect(form.getByRole('status')).toBeVisible();
+  await form.getByRole('button', { name: 'Keep this test' }).click();
+  const questions = page.getByRole('list', { name: 'Asked before it counts' });
+  await expect(questions).toBeVisible();
+  await expect(counted).toHaveText('8 of 10');
+  const asked = await questions.getByRole('listitem').count();
+  for (let i = 0; i < asked; i++) await questions.getByRole('button').first().click();
+  await expect(questions).toHaveCount(0);
+  await expect(counted).toHaveText('9 of 10');
+  await page.keyboard.press('Control+z');
+  await expect(questions).toBeVisible();
+  await expect(counted).toHaveText('8 of 10');
+});

@@ -1,0 +1,88 @@
+import type { CDPSession, Locator, Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+
+test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+async function middleOf(locator: Locator): Promise<Point> {
+  await locator.scrollIntoViewIfNeeded();
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('It is not on the screen.');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** A finger put down, moved and lifted, as the browser gets it from the screen: it may take the gesture to scroll. */
+async function swipe(page: Page, from: Point, to: Point): Promise<void> {
+  const session: CDPSession = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: Point[]) =>
+    session.send('Input.dispatchTouchEvent', { type, touchPoints: points });
+  await touch('touchStart', [from]);
+  for (let i = 1; i <= 12; i++) {
+    const share = i / 12;
+    await touch('touchMove', [{ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share }]);
+    await page.waitForTimeout(16);
+  }
+  await touch('touchEnd', []);
+}
+
+test('by finger: the aircraft goes where it is dragged, from the side and from above, and the page stays', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Turn back by \d+ %$/);
+  const side = page.getByRole('region', { name: 'From the side' }).locator('.way-aircraft');
+  const from = await middleOf(side);
+  const scrolled = await page.evaluate(() => scrollY);
+  await swipe(page, from, { x: from.x + 60, y: from.y + 30 });
+  const distance = page.getByLabel('Distance out', { exact: true });
+  const height = page.getByLabel('Height', { exact: true });
+  await expect.poll(async () => Number(await distance.inputValue())).toBeGreaterThan(150);
+  expect(Number(await height.inputValue())).toBeLessThan(60);
+  expect(await page.evaluate(() => scrollY)).toBe(scrolled);
+
+  await expect(page.locator('.way-old')).toHaveCount(0);
+  const reach = page.getByRole('region', { name: 'How far you can go' });
+  const aircraft = await middleOf(reach.locator('.way-aircraft .way-grip'));
+  // The word stands right of its point.
+  const home = await reach.locator('.way-home').boundingBox();
+  if (!home) throw new Error('Home is not on the screen.');
+  await swipe(page, aircraft, { x: home.x - 45, y: home.y + 5 });
+  await expect(page.getByLabel('Bearing', { exact: true })).toHaveValue(/^2[67]\d$/);
+  // Straight down is how a page is scrolled; on the aircraft it is not.
+  await expect(page.locator('.way-old')).toHaveCount(0);
+  const west = await middleOf(reach.locator('.way-aircraft .way-grip'));
+  const scrolledThere = await page.evaluate(() => scrollY);
+  await swipe(page, west, { x: west.x, y: west.y + 80 });
+  await expect(page.getByLabel('Bearing', { exact: true })).toHaveValue(/^2[0-2]\d$/);
+  expect(await page.evaluate(() => scrollY)).toBe(scrolledThere);
+});
+
+test('by finger: the border of the mix, the hour of the day, and the order of the shots', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const hover = page.getByLabel('hover', { exact: true });
+  await expect(hover).toHaveValue('45');
+  const border = await middleOf(page.getByLabel('Border between hover and slow'));
+  await swipe(page, border, { x: border.x + 40, y: border.y });
+  await expect.poll(async () => Number(await hover.inputValue())).toBeGreaterThan(50);
+
+  await page.getByRole('button', { name: /^Change conditions/ }).click();
+  const strip = await middleOf(page.locator('.day-strip'));
+  const day = page.getByRole('region', { name: 'The day' });
+  await expect(day).toContainText('08:40');
+  await swipe(page, strip, { x: strip.x + 70, y: strip.y });
+  await expect(day).toContainText(/1[5-9]:\d\d/);
+
+  await page.goto(`${app.url}/swap-plan`);
+  const grip = await middleOf(page.getByRole('button', { name: 'Move Gate opens' }));
+  const target = await middleOf(page.getByRole('button', { name: 'Move Ridge pull-back' }));
+  await swipe(page, grip, { x: target.x, y: target.y + 10 });
+  await expect(page.locator('.shot-open b:first-child').nth(2)).toHaveText('3 Gate opens');
+});

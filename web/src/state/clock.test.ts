@@ -1,0 +1,55 @@
+import { fell } from '../testing/jay';
+import { atAnotherHour } from './atTheHour';
+import { clockAt, clockOf, sameClockTime } from './clock';
+
+const sydney = clockOf('Australia/Sydney', 'Europe/London');
+const fellClock = clockOf('Europe/London', 'Europe/London');
+
+// Offsets of the IANA time zone database: Sydney +11 in November and +10 in July, London 0 and +1, Kathmandu +5:45.
+test('a time of day is the place’s: read, shown and written with the place’s offset', () => {
+  expect(sydney.field('2026-11-25T20:00:00Z')).toBe('2026-11-26T07:00');
+  expect(sydney.read('2026-11-26T07:00')).toBe('2026-11-26T07:00:00+11:00');
+  expect(sydney.read('2026-07-01T07:00')).toBe('2026-07-01T07:00:00+10:00');
+  expect(sydney.format('2026-11-25T20:00:00Z', 'ddd D MMM, HH:mm')).toBe('Thu 26 Nov, 07:00');
+  expect(clockOf('Asia/Kathmandu').field('2026-11-26T00:00:00Z')).toBe('2026-11-26T05:45');
+});
+
+test('what is no time is none', () => {
+  for (const text of ['', '2026-02-30T07:00', '2026-11-26T24:30', '2026-W01-1', 'tomorrow'])
+    expect(fellClock.read(text)).toBeNull();
+});
+
+test('the zone is said only where its clocks differ from the browser’s at that hour', () => {
+  expect(fellClock.note('2026-11-26T07:00:00Z')).toBeNull();
+  expect(sydney.note('2026-11-26T07:00:00Z')).toBe('Sydney time');
+  // Lisbon keeps London's hours the year round, Reykjavík only in winter.
+  expect(clockOf('Europe/Lisbon', 'Europe/London').note('2026-07-01T07:00:00Z')).toBeNull();
+  const reykjavik = clockOf('Atlantic/Reykjavik', 'Europe/London');
+  expect(reykjavik.note('2026-11-26T07:00:00Z')).toBeNull();
+  expect(reykjavik.note('2026-07-01T07:00:00Z')).toBe('Reykjavik time');
+  expect(clockOf('Australia/Lord_Howe', 'Europe/London').note('2026-07-01T07:00:00Z')).toBe('Lord Howe time');
+});
+
+test('07:00 stays 07:00 when the place turns out to be elsewhere', () => {
+  const moved = sameClockTime('2026-11-26T07:00:00Z', fellClock, sydney);
+  expect(Date.parse(moved)).toBe(Date.parse('2026-11-25T20:00:00Z'));
+  expect(sydney.field(moved)).toBe('2026-11-26T07:00');
+});
+
+test('a place goes by the zone that was chosen, else by that of its coordinates', () => {
+  const coordinates = { latitudeDeg: -33.87, longitudeDeg: 151.21 };
+  expect(clockAt({ site: { coordinates } }).timeZone).toBe('Australia/Sydney');
+  expect(clockAt({ site: { coordinates, timeZone: 'Australia/Perth' } }).timeZone).toBe('Australia/Perth');
+});
+
+test('the weather of another hour is that hour’s, also where the rows are written with another offset', () => {
+  const wind = { speedMps: 6, gustMps: null, fromDeg: 90, readingHeightM: 10 };
+  const hours = [
+    { at: '2026-11-26T08:00:00Z', airTemperatureC: 1, relativeHumidity: null, qnhHpa: null, wind },
+    { at: '2026-11-26T20:00:00+11:00', airTemperatureC: 9, relativeHumidity: null, qnhHpa: null, wind },
+  ];
+  const conditions = { ...fell, hours };
+  // 20:00 in Sydney is 09:00 UTC: an hour after the first row, though its text sorts far behind.
+  expect(atAnotherHour(conditions, '2026-11-26T09:00:00Z').weather?.airTemperatureC).toBeCloseTo(9, 9);
+  expect(atAnotherHour(conditions, '2026-11-26T08:30:00Z').weather?.airTemperatureC).toBeCloseTo(5, 9);
+});
