@@ -83,8 +83,15 @@ test('what is typed a moment before the page is left is kept (lost until 25 Nov 
   page,
 }) => {
   await page.goto(app.url);
+  // Of a battery, of another, and of the aircraft: three records.
   await page.getByLabel('Start charge').fill('71');
+  await page.getByRole('button', { name: /^Jay 2/ }).click();
+  await page.getByLabel('Start charge').fill('72');
+  await page.getByLabel('Working height', { exact: true }).fill('73');
   await page.goto(`${app.url}/method`);
   await page.goto(app.url);
+  await expect(page.getByLabel('Start charge')).toHaveValue('72');
+  await expect(page.getByLabel('Working height', { exact: true })).toHaveValue('73');
+  await page.getByRole('button', { name: /^Jay 1/ }).click();
   await expect(page.getByLabel('Start charge')).toHaveValue('71');
 });

@@ -5,8 +5,8 @@ import { useRecords } from '../state/records';
 export function useSavingAtClose(): void {
   useEffect(() => {
     const save = () => {
-      const { saving, retry } = useRecords.getState();
-      if (saving !== 'saved') void retry();
+      const { saving, saveAtOnce } = useRecords.getState();
+      if (saving !== 'saved') void saveAtOnce();
     };
     window.addEventListener('pagehide', save);
     return () => window.removeEventListener('pagehide', save);

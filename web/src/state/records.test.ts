@@ -142,3 +142,20 @@ test('what was undone by hand meanwhile is not taken back a second time, nor any
   expect(useRecords.getState().undoSince(later)).toBe(false);
   expect(label()).toBe('Jay two');
 });
+
+test('what several records wait with is sent at once: a page that is left never sees the first answer (all but one were lost until 25 Nov 2026)', async () => {
+  const answers: (() => void)[] = [];
+  const answer = globalThis.fetch;
+  globalThis.fetch = (async (...sent: Parameters<typeof fetch>) => {
+    const answered = answer(...sent);
+    await new Promise<void>((resolve) => answers.push(resolve));
+    return answered;
+  }) as typeof fetch;
+  rename('Jay one');
+  useRecords.getState().edit('aircraft', jay.id, { name: 'Jackdaw' }, 'name');
+  void useRecords.getState().saveAtOnce();
+  expect(server.sent.map(({ path }) => path)).toEqual(['/api/v1/batteries/jay-1', '/api/v1/aircraft/jay']);
+  for (const give of answers) give();
+  await soon();
+  expect(useRecords.getState().saving).toBe('saved');
+});

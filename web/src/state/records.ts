@@ -50,6 +50,8 @@ interface Records extends Data {
   undoSince(ordinal: number): boolean;
   /** Tries again to save what could not be saved. */
   retry(): Promise<void>;
+  /** Saves what waits without waiting for what is under way: when the page is left. */
+  saveAtOnce(): Promise<void>;
 }
 
 /** Typing in one field within this time is one step to undo. */
@@ -94,23 +96,26 @@ export const useRecords = create<Records>((set, get) => {
     return running;
   };
 
+  /** All that wait are sent at once, not one after the other: a page that is being left gives no second chance. */
   const saveWaiting = async () => {
-    for (const [id, kind] of [...unsaved]) {
-      const record = find(kind, id);
-      unsaved.delete(id);
-      if (!record) continue;
-      try {
-        const written = await replaceRecord(kind, record);
-        const newer = find(kind, id);
-        if (newer) put(kind, { ...newer, version: written.version, updatedAt: written.updatedAt } as never);
-      } catch (error) {
-        unsaved.set(id, kind);
-        if (error instanceof ApiError && error.status === 409) takeVersion(kind, id, error.current);
-        set({ saving: 'failed', trouble: (error as Error).message });
-        return;
-      }
-    }
+    const waiting = [...unsaved];
+    unsaved.clear();
+    await Promise.all(waiting.map(([id, kind]) => saveOne(kind, id)));
     if (unsaved.size === 0) set({ saving: 'saved', trouble: null });
+  };
+
+  const saveOne = async (kind: Kind, id: string) => {
+    const record = find(kind, id);
+    if (!record) return;
+    try {
+      const written = await replaceRecord(kind, record);
+      const newer = find(kind, id);
+      if (newer) put(kind, { ...newer, version: written.version, updatedAt: written.updatedAt } as never);
+    } catch (error) {
+      unsaved.set(id, kind);
+      if (error instanceof ApiError && error.status === 409) takeVersion(kind, id, error.current);
+      set({ saving: 'failed', trouble: (error as Error).message });
+    }
   };
 
   /** After a stale write: a retry then writes over the newer version, knowingly. */
@@ -213,6 +218,11 @@ export const useRecords = create<Records>((set, get) => {
     async retry() {
       set({ saving: 'saving' });
       await saveAll();
+    },
+
+    saveAtOnce() {
+      clearTimeout(timer);
+      return saveWaiting();
     },
   };
 });
