@@ -25,6 +25,7 @@ import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { DayStrip } from './DayStrip';
 import { GroundCards } from './GroundCards';
+import { zonesToChoose } from './timeZones';
 import { WeatherSources } from './WeatherSources';
 import { WindByHeight } from './WindByHeight';
 
@@ -151,7 +152,7 @@ function PlaceFields({ conditions }: FormProps) {
   );
 }
 
-const timeZones = Intl.supportedValuesOf('timeZone');
+const timeZones = zonesToChoose();
 
 /** Another place or zone: what its clocks showed they go on showing, here and where a shoot begins. */
 function useMoving(conditions: ConditionsRecord) {
