@@ -69,7 +69,7 @@ test('hourly rows from a file and from the practice station: told before use, wr
   await page.keyboard.press('Escape');
   await expect(ribbon).toContainText('practice weather');
   await page.keyboard.press('c');
-  await page.getByLabel('Wind', { exact: true }).fill('2');
+  await page.getByLabel('Wind', { exact: true }).fill('3.5');
   await page.keyboard.press('Escape');
   await expect(ribbon).not.toContainText('practice weather');
 });

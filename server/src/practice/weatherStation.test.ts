@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { readMetar, violation, windRanges } from '@acorn-tally/core';
+import { clockTime, readMetar, violation, windRanges } from '@acorn-tally/core';
 import request from 'supertest';
 import { startTestServer, type TestServer } from '../testing/testServer';
 import { stationReport } from './weatherStation';
@@ -27,6 +27,24 @@ test('over a year and the world its METAR reads as one and its hours lie in the 
         expect(wind.gustMps).toBeGreaterThan(wind.speedMps);
       }
     }
+  }
+});
+
+test('its day is the day of the place: from midnight by its clocks, warmest in the afternoon, in Sydney as on the fell', () => {
+  const places = [
+    { at: fell, zone: 'Europe/London' },
+    { at: { latitudeDeg: -33.87, longitudeDeg: 151.21 }, zone: 'Australia/Sydney' },
+    { at: { latitudeDeg: 61.2, longitudeDeg: -149.9 }, zone: 'America/Anchorage' },
+  ];
+  for (const { at, zone } of places) {
+    const { hours } = stationReport('2026-11-26', 100, at);
+    expect(hours.map((hour) => clockTime(hour.at, zone))).toEqual(
+      Array.from({ length: 24 }, (_, hour) => `2026-11-26T${String(hour).padStart(2, '0')}:00`),
+    );
+    const warmest = hours.reduce((best, hour) => (hour.airTemperatureC > best.airTemperatureC ? hour : best));
+    const hour = Number(clockTime(warmest.at, zone).slice(11, 13));
+    expect(hour).toBeGreaterThanOrEqual(12);
+    expect(hour).toBeLessThanOrEqual(18);
   }
 });
 

@@ -43,10 +43,13 @@ export function stationReport(day: string, elevationM: number, coordinates: Coor
   const timeZone = timeZoneAt(coordinates);
   const atHour = (hour: number) =>
     readClockTime(`${day} ${String(hour).padStart(2, '0')}:00`, timeZone) as string;
-  const rise = sunTimes(atHour(12), coordinates).rise;
-  const dawnHour = rise ? Number(clockTime(rise, timeZone).slice(11, 13)) : 6;
+  const { rise, set } = sunTimes(atHour(12), coordinates);
+  const hourOf = (at: string | null, otherwise: number) =>
+    at === null ? otherwise : Number(clockTime(at, timeZone).slice(11, 13));
+  const [dawnHour, duskHour] = [hourOf(rise, 6), hourOf(set, 18)];
+  const warmestHour = (dawnHour + duskHour) / 2 + hoursAfterNoon;
   const hours = hoursOfDay.map((hour) => {
-    const warmth = -Math.cos((2 * Math.PI * (hour - dawnHour)) / 24);
+    const warmth = warmthAt(hour, dawnHour, warmestHour);
     const speedMps = Math.max(0.5, meanMps * (1 + 0.35 * warmth) + spread(chance(), 0.4));
     return {
       at: atHour(hour),
@@ -67,6 +70,18 @@ export function stationReport(day: string, elevationM: number, coordinates: Coor
     metar: metarOf(hours[reportHour] as HourlyWeather),
     hours,
   };
+}
+
+/** How far the air lags behind the sun (common practice: warmest two to three hours after the sun's noon). */
+const hoursAfterNoon = 2.5;
+
+/** From −1 at dawn, up to 1 at the warmest hour, and down again through the night. */
+function warmthAt(hour: number, dawnHour: number, warmestHour: number): number {
+  const sinceDawn = (hour - dawnHour + 24) % 24;
+  const warmingHours = warmestHour - dawnHour;
+  return sinceDawn < warmingHours
+    ? -Math.cos((Math.PI * sinceDawn) / warmingHours)
+    : Math.cos((Math.PI * (sinceDawn - warmingHours)) / (24 - warmingHours));
 }
 
 /** The report as text, in the form of WMO Manual on Codes 306, FM 15. */
