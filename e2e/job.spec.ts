@@ -153,6 +153,8 @@ test('from nothing: an empty kit leads to the first strip, the first test and th
   await expect(page.getByRole('alert')).toHaveText('Name is empty.');
   await page.getByLabel('Name', { exact: true }).fill('Wren');
   await page.getByRole('button', { name: 'Next' }).click();
+  // What was chosen so far is there after a reload as well.
+  await page.reload();
   await page.getByLabel('How many like it').fill('2');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Show my minutes' }).click();

@@ -124,3 +124,12 @@ test('a gust three deviations up, or none read: 1/ln(z/z0) of the mean (Wieringa
   expect(windDeviationMps({ ...reading, gustMps: 9 }, 3)).toBeCloseTo(1, 12);
   expect(windDeviationMps({ ...reading, gustMps: null }, 3) / 6).toBeCloseTo(0.217, 3);
 });
+
+test('a gust below its wind cannot be: it counts as none read, never as a negative deviation', () => {
+  const reading = { meanMps: 6, heightM: 10, roughnessM: 0.1 };
+  const none = windDeviationMps({ ...reading, gustMps: null }, 2.5);
+  expect(windDeviationMps({ ...reading, gustMps: 4 }, 2.5)).toBe(none);
+  expect(none).toBeGreaterThan(0);
+  // A gust as strong as the wind is a steady wind.
+  expect(windDeviationMps({ ...reading, gustMps: 6 }, 2.5)).toBe(0);
+});

@@ -45,8 +45,11 @@ describe('the numbers between the box and the minutes', () => {
   test('are those of the estimate: health, charge, temperatures, and the way home from turn back to touch-down', () => {
     const request = jayWith({ battery: { startCharge: 1, daysSinceCharge: 1, cycles: 150 } });
     const [explained, estimated] = [answered(explain(request)), answered(estimate(request))];
-    expect(explained.health).toBe(estimated.health);
-    expect(explained.takeoffCharge).toBe(estimated.takeoffCharge);
+    // By hand: 150 of 300 cycles take half of 20 %; a day takes 4 % off a full smart pack (common practice).
+    for (const told of [explained, estimated]) {
+      expect(told.health).toBeCloseTo(0.9, 9);
+      expect(told.takeoffCharge).toBeCloseTo(0.96, 9);
+    }
     expect(explained.endC).toBe(estimated.curve.at(-1)?.packTemperatureC);
     expect(explained.wayHomeS).toBeCloseTo(estimated.touchdownS.p50 - estimated.usableS.p50, 6);
     expect(explained.labelWh).toBeCloseTo(2.35 * 7.7, 9);

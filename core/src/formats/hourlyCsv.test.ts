@@ -1,14 +1,6 @@
-import type { Conditions } from '../air/conditions';
-import { weatherAtHour } from '../air/hours';
 import { toldInSi } from '../units/sentence';
 import { readHourlyCsv, writeHourlyCsv } from './hourlyCsv';
 
-const before: Conditions = {
-  airTemperatureC: 15,
-  elevationM: 620,
-  roughnessM: 0.03,
-  wind: { speedMps: 1, fromDeg: 0, readingHeightM: 2 },
-};
 const file = `time,temperature,humidity,wind,gust,from
 2026-11-26T08:00Z,4,90,3,5,350
 2026-11-26T09:00Z,6,80 %,12 mph,,10
@@ -25,23 +17,6 @@ describe('hourly weather', () => {
       relativeHumidity: 0.8,
       wind: { speedMps: expect.closeTo(5.36448, 5), gustMps: null, readingHeightM: 10 },
     });
-  });
-
-  test('between two rows: half-way, direction the short way round by north, no gust that only one row gives', () => {
-    const weather = weatherAtHour(hours, '2026-11-26T08:30:00Z', before);
-    expect(weather).toMatchObject({
-      airTemperatureC: 5,
-      elevationM: 620,
-      roughnessM: 0.03,
-      wind: { speedMps: expect.closeTo(4.18, 2), gustMps: null, fromDeg: 0 },
-    });
-  });
-
-  test('on a row it is that row; more than an hour outside there is no answer', () => {
-    expect(weatherAtHour(hours, '2026-11-26T08:00:00Z', before)?.airTemperatureC).toBe(4);
-    expect(weatherAtHour(hours, '2026-11-26T09:50:00Z', before)?.airTemperatureC).toBe(6);
-    expect(weatherAtHour(hours, '2026-11-26T10:20:00Z', before)).toBeNull();
-    expect(weatherAtHour([], '2026-11-26T10:20:00Z', before)).toBeNull();
   });
 
   test('written and read again it is the same', () => {
@@ -61,5 +36,42 @@ describe('hourly weather', () => {
       'The first line must name the columns; missing: wind, from.',
     );
     expect(readHourlyCsv('', 'UTC').ok).toBe(false);
+  });
+});
+
+// IANA: Sydney is 11 h ahead in November; London goes from +1 to 0 at 02:00 on 25 Oct 2026, and on at 01:00 on 29 Mar 2026.
+describe('times without an offset are the place’s', () => {
+  const instants = (times: string[], timeZone: string) => {
+    const read = readHourlyCsv(
+      `time,temperature,wind,from\n${times.map((time) => `${time},5,3,240`).join('\n')}\n`,
+      timeZone,
+    );
+    if (!read.ok) throw new Error(toldInSi(read.refusal));
+    return read.value.hours.map(({ at }) => new Date(at).toISOString().slice(0, 16));
+  };
+
+  test('07:00 in Sydney is 20:00 of the day before in Greenwich; with an offset of its own it is what it says', () => {
+    expect(instants(['2026-11-26 07:00'], 'Australia/Sydney')).toEqual(['2026-11-25T20:00']);
+    expect(instants(['2026-11-26T07:00Z'], 'Australia/Sydney')).toEqual(['2026-11-26T07:00']);
+    expect(instants(['2026-11-26T07:00+05:45'], 'Australia/Sydney')).toEqual(['2026-11-26T01:15']);
+  });
+
+  test('where the clocks go back the hour that comes twice is its first, where they go on the one left out is told on', () => {
+    expect(instants(['2026-10-25 00:30', '2026-10-25 01:30', '2026-10-25 02:30'], 'Europe/London')).toEqual([
+      '2026-10-24T23:30',
+      '2026-10-25T00:30',
+      '2026-10-25T02:30',
+    ]);
+    expect(instants(['2026-03-29 00:30', '2026-03-29 01:30', '2026-03-29 02:30'], 'Europe/London')).toEqual([
+      '2026-03-29T00:30',
+      '2026-03-29T01:30',
+      '2026-03-29T01:30',
+    ]);
+  });
+
+  test('rows in any order come out in order of time, whatever their offsets', () => {
+    expect(
+      instants(['2026-11-26T10:00+11:00', '2026-11-26T01:00Z', '2026-11-25T12:00-10:00'], 'UTC'),
+    ).toEqual(['2026-11-25T22:00', '2026-11-25T23:00', '2026-11-26T01:00']);
   });
 });

@@ -4,6 +4,7 @@ import { holds } from '../../fixtures/seeds';
 import { drawCoefficients } from '../estimate/draws';
 import { track } from '../reserve/transit';
 import { toldInSi } from '../units/sentence';
+import { returnAnswer } from '../wayHome/returnInFull';
 import { chancesEarly } from './chanceEarly';
 import type { PlanRequest, UnplacedShot } from './planner';
 import { planSwaps } from './planner';
@@ -209,4 +210,30 @@ test('shots one after the other on one pack are one flight: cutting a shot in tw
   expect(cut?.shots).toHaveLength(2);
   expect(Math.abs((cut?.turnBackS ?? 0) - (whole?.turnBackS ?? 0))).toBeLessThan(0.5);
   expect(Math.abs((cut?.touchdownCharge ?? 0) - (whole?.touchdownCharge ?? 0))).toBeLessThan(0.001);
+});
+
+test('the plan’s way home is the way home’s: from the end of a shot both touch down with the same charge', () => {
+  for (const [distanceM, bearingDeg, minutes] of [
+    [60, 60, 8],
+    [250, 240, 6],
+    [400, 330, 4],
+  ] as const) {
+    const shots = [shot('one', minutes, { distanceM, bearingDeg, heightM: 50 })];
+    const flown = plan(shots, { returnHeightM: 45 }).flights[0]?.shots[0];
+    if (!flown) throw new Error('It should have been placed.');
+    const [battery] = request.batteries;
+    if (!battery) throw new Error('There should be a battery.');
+    const answer = returnAnswer({
+      aircraft: request.aircraft,
+      battery,
+      conditions: request.conditions,
+      policy: request.policy,
+      position: { distanceM, bearingDeg, heightM: 50, charge: flown.chargeAfter },
+      returnHeightM: 45,
+    });
+    // The pack is a little warmer or colder there, since the way out is flown otherwise: half a per cent of charge.
+    expect(
+      Math.abs((answer.ok ? (answer.value.home.touchdownCharge ?? 0) : 0) - flown.touchdownCharge),
+    ).toBeLessThan(0.005);
+  }
 });

@@ -41,7 +41,7 @@ test('a way home that passes its forced landing before it is down is not home: w
   expect(home.forcedLanding).toMatchObject({ charge: expect.closeTo(0.1, 6), during: 'cruise' });
   expect(home.notHome?.code).toBe('lands-itself');
   expect(home.notHome && toldInSi(home.notHome)).toMatch(
-    /^At 10 % it lands itself \d+ m short of home, from 60 m up, on water\. Held up by hand it would stay up \d:\d\d more, (just|not) enough to get to home: an emergency, never planned\.$/,
+    /^At 10 % it lands itself \d+ m short of home, from 60 m up, on water\. Held up by hand it would stay up \d:\d\d more, (just|not) enough to reach home: an emergency, never planned\.$/,
   );
   const goNow = waysOut.find(({ kind }) => kind === 'go-now');
   expect(goNow).toMatchObject({ touchdownCharge: null, caution: { code: 'lands-itself' } });

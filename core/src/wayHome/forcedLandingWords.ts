@@ -27,7 +27,7 @@ export function landsItselfInWords(
       ground: groundInWords(landing.shortM < overIt ? null : below),
       heldS,
       reach:
-        landing.heldCharge === null ? `, not enough to get to ${place}` : `, just enough to get to ${place}`,
+        landing.heldCharge === null ? `, not enough to reach ${place}` : `, just enough to reach ${place}`,
     },
   );
 }

@@ -7,13 +7,7 @@ import { useDraft } from '../state/drafts';
 import { useRecords } from '../state/records';
 import { jay1 } from '../testing/jay';
 import { Guard } from './Guard';
-
-window.matchMedia ??= ((query: string) => ({
-  matches: false,
-  media: query,
-  addEventListener: () => undefined,
-  removeEventListener: () => undefined,
-})) as unknown as typeof window.matchMedia;
+import '../testing/browser';
 
 let broken = false;
 function Part({ children }: { readonly children?: ReactNode }) {

@@ -31,11 +31,14 @@ export function Ribbon() {
       </span>
       <span>
         wind <b>{write('speed', wind.speedMps, 1)}</b> from <b>{bearing(wind.fromDeg)}</b>
-        {wind.gustMps != null && (
-          <>
-            , gusts <b>{write('speed', wind.gustMps, 1)}</b>
-          </>
-        )}{' '}
+        {wind.gustMps != null &&
+          (wind.gustMps < wind.speedMps ? (
+            <b className="danger">, gusts {write('speed', wind.gustMps, 1)}? left out</b>
+          ) : (
+            <>
+              , gusts <b>{write('speed', wind.gustMps, 1)}</b>
+            </>
+          ))}{' '}
         at {write('distance', wind.readingHeightM)}
         {air.ok && (
           <>

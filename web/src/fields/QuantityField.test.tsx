@@ -7,18 +7,7 @@ import { useState } from 'react';
 import { useRecords } from '../state/records';
 import { jay1 } from '../testing/jay';
 import { QuantityField } from './QuantityField';
-
-window.matchMedia ??= ((query: string) => ({
-  matches: false,
-  media: query,
-  addEventListener: () => undefined,
-  removeEventListener: () => undefined,
-})) as unknown as typeof window.matchMedia;
-window.ResizeObserver ??= class {
-  observe() {}
-  unobserve() {}
-  disconnect() {}
-} as unknown as typeof ResizeObserver;
+import '../testing/browser';
 
 const told: (number | null)[] = [];
 beforeEach(() => told.splice(0));

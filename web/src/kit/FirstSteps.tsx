@@ -14,7 +14,7 @@ import {
   usualKeeping,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
+import type { FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { useBusy } from '../app/useBusy';
 import { Tally, TallyLegend } from '../charts/Tally';
@@ -24,6 +24,7 @@ import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { spansOf } from '../minutes/spans';
 import { useChosen } from '../state/chosen';
+import { useDraft } from '../state/drafts';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { classInWords } from './kitWords';
@@ -39,16 +40,34 @@ const packCount: Quantity = {
   whole: true,
 };
 const stepNames = ['The box', 'The battery', 'The day'] as const;
-const firstClass = classTemplates[1];
 
-/** An empty kit leads in three steps from the box to the first strip; what is typed stays when going back. */
+/** What is chosen and typed on the way. */
+interface Draft {
+  readonly step: number;
+  readonly name: string;
+  readonly className: string;
+  readonly spec: Aircraft | undefined;
+  readonly pack: Battery | undefined;
+  readonly count: number;
+}
+
+function begin(): Draft {
+  const template = classTemplates[1];
+  return {
+    step: 0,
+    name: 'My aircraft',
+    className: template?.name ?? '',
+    spec: template?.spec,
+    pack: template?.pack,
+    count: 3,
+  };
+}
+
+/** An empty kit leads in three steps from the box to the first strip; what is typed stays when going back, and after a reload. */
 export function FirstSteps({ conditions }: { readonly conditions: ConditionsRecord }) {
-  const [step, setStep] = useState(0);
-  const [name, setName] = useState('My aircraft');
-  const [className, setClassName] = useState(firstClass?.name ?? '');
-  const [spec, setSpec] = useState<Aircraft | undefined>(firstClass?.spec);
-  const [pack, setPack] = useState<Battery | undefined>(firstClass?.pack);
-  const [count, setCount] = useState(3);
+  const [draft, keepDraft] = useDraft('first steps', begin);
+  const { step, name, className, spec, pack, count } = draft;
+  const set = (part: Partial<Draft>) => keepDraft({ ...draft, ...part });
   const { add, edit } = useRecords();
   const choose = useChosen((state) => state.choose);
   const navigate = useNavigate();
@@ -58,9 +77,7 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
 
   const pickClass = (picked: string) => {
     const template = classTemplates.find((one) => one.name === picked);
-    setClassName(picked);
-    setSpec(template?.spec);
-    setPack(template?.pack);
+    set({ className: picked, spec: template?.spec, pack: template?.pack });
   };
   const finish = () =>
     run(async () => {
@@ -74,6 +91,7 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
           `adding ${label}`,
         );
       }
+      keepDraft(null);
       choose({ aircraftId: made.id, batteryId: null });
       void navigate('/minutes');
     });
@@ -81,7 +99,7 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
     event.preventDefault();
     const wrong = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
     if (wrong) return wrong.focus();
-    if (step < stepNames.length - 1) setStep(step + 1);
+    if (step < stepNames.length - 1) set({ step: step + 1 });
     else void finish();
   };
   return (
@@ -111,14 +129,14 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
               label="Name"
               value={name}
               problem={(text) => nameProblem('Name', text)}
-              onChange={setName}
+              onChange={(typed) => set({ name: typed })}
             />
             {(['takeoffMassKg', 'advertisedFlightTimeS', 'advertisedSpeedMps'] as const).map((field) => (
               <QuantityField
                 key={`${className} ${field}`}
                 quantity={aircraftRanges[field]}
                 value={spec[field]}
-                onChange={(value) => setSpec({ ...spec, [field]: value })}
+                onChange={(value) => set({ spec: { ...spec, [field]: value } })}
               />
             ))}
           </>
@@ -132,18 +150,18 @@ export function FirstSteps({ conditions }: { readonly conditions: ConditionsReco
                   key={field}
                   quantity={batteryRanges[field]}
                   value={pack[field]}
-                  onChange={(value) => setPack({ ...pack, [field]: value })}
+                  onChange={(value) => set({ pack: { ...pack, [field]: value } })}
                 />
               ),
             )}
-            <QuantityField quantity={packCount} value={count} onChange={setCount} />
+            <QuantityField quantity={packCount} value={count} onChange={(many) => set({ count: many })} />
           </>
         )}
         {step === 2 && <TheDay conditions={conditions} edit={edit} />}
         <FirstStrip spec={spec} pack={pack} conditions={conditions} name={name} />
         <div className="first-buttons">
           {step > 0 && (
-            <button type="button" className="button-quiet" onClick={() => setStep(step - 1)}>
+            <button type="button" className="button-quiet" onClick={() => set({ step: step - 1 })}>
               Back
             </button>
           )}

@@ -2,6 +2,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type ConditionsRecord,
+  compareInstants,
   type Mode,
   type TestFlight,
   type TestPattern,
@@ -254,7 +255,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
 function emptyDraft(battery: BatteryRecord, conditions: ConditionsRecord): Draft {
   return {
     batteryId: battery.id,
-    flownAt: conditions.at,
+    flownAt: flownBy(conditions),
     pattern: 'low-hover',
     mode: 'normal',
     airspeedMps: null,
@@ -265,6 +266,13 @@ function emptyDraft(battery: BatteryRecord, conditions: ConditionsRecord): Draft
     endCharge: null,
     note: '',
   };
+}
+
+/** At the ribbon's hour, or now where that is still to come: a test is written down after it was flown. */
+function flownBy(conditions: ConditionsRecord): string {
+  const clock = clockAt(conditions);
+  const now = new Date().toISOString();
+  return compareInstants(conditions.at, now) <= 0 ? conditions.at : (clock.read(clock.field(now)) ?? now);
 }
 
 /** The test, when everything needed is there. */

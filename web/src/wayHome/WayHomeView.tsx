@@ -173,33 +173,33 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
       ) : (
         <p className="way-now">
           {tooLow && (
-            <b className="danger way-over">
+            <b className="way-over">
               <IconAlertTriangle size={14} aria-hidden /> By itself <Say sentence={tooLow} />.
             </b>
           )}{' '}
           {isTooLate && (
-            <b className="danger way-over">
+            <b className="way-over">
               <IconAlertTriangle size={14} aria-hidden /> The time to turn is over: come home now.
             </b>
           )}{' '}
           From there now, with {percent(charge)}:{' '}
           {home.notHome ? (
-            <b className="danger">
-              {home.forcedLanding ? 'not home. ' : ''}
-              <Say sentence={home.notHome} />
-            </b>
+            <>
+              <b className="way-over">not home.</b> <Say sentence={home.notHome} />
+            </>
           ) : (home.touchdownCharge ?? 0) <= 0 ? (
-            <b className="danger">home only on what the gauge never shows: do not count on it</b>
+            <b className="way-over">home only on what the gauge never shows: do not count on it.</b>
           ) : (
             <>
               home with <b>{percent(home.touchdownCharge ?? 0)}</b>
               {band.value && ` (${bandOf(band.value.touchdownCharge)})`} after{' '}
-              <b>{minutesAndSeconds(home.timeS)}</b>, {home.energyWh.toFixed(1)} Wh
+              <b>{minutesAndSeconds(home.timeS)}</b>, {home.energyWh.toFixed(1)} Wh.
             </>
           )}
           {own && (
             <>
-              . Left to its own call it <b>{ownEndInWords(own, write)}</b>
+              {' '}
+              Left to its own call it <b>{ownEndInWords(own, write)}</b>.
             </>
           )}
         </p>

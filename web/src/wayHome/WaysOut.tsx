@@ -16,9 +16,16 @@ interface Props {
 export function WaysOut({ answer, reserve, band, below }: Props) {
   const { say } = useWriter();
   const isNeeded = !answer.feasible || (answer.home.touchdownCharge ?? 0) < reserve;
+  const isAny = answer.waysOut.some(({ touchdownCharge }) => touchdownCharge !== null);
   return (
     <section>
-      <h2 className="section-title">{isNeeded ? 'What still comes home' : 'If it will not come home'}</h2>
+      <h2 className="section-title">
+        {!isNeeded
+          ? 'If it will not come home'
+          : isAny
+            ? 'What still comes home'
+            : 'None of these comes home'}
+      </h2>
       {band && band.chanceNotHome >= 0.01 && (
         <p className="panel-note">
           From there, with what it has, {inHundred(band.chanceNotHome)} do not come home by themselves.

@@ -58,3 +58,16 @@ test('the path: up to the return height, across, down to home; without a way hom
   ]);
   expect(path(300, 20, 9)).toEqual([[300, 20]]);
 });
+
+test('the path ends where it lands itself: along its way until then, and straight down (drawn on to home until 25 Nov 2026)', () => {
+  const request = requestAt(300, 20);
+  const answer = answered(returnAnswer({ ...request, position: { ...request.position, charge: 0.12 } }));
+  const short = answer.home.forcedLanding;
+  if (!short) throw new Error('With 12 % it should land itself on the way.');
+  const path = pathOf({ ...request, position: { ...request.position, charge: 0.12 } }, answer);
+  expect(path.at(-1)).toEqual({ distanceM: short.shortM, heightM: 0 });
+  expect(path.at(-2)).toEqual({ distanceM: short.shortM, heightM: short.heightM });
+  expect(short.shortM).toBeGreaterThan(0);
+  for (const [i, { distanceM }] of path.entries())
+    expect(distanceM).toBeLessThanOrEqual((path[i - 1] ?? { distanceM: 300 }).distanceM);
+});
