@@ -32,6 +32,26 @@ test('a place has its own clock: a saved 07:00 stays 07:00 in Sydney, and its su
   await expect(ribbon).toContainText('Perth');
 });
 
+test('a place that moves is one step to undo: the hour of the shoot and of the day come back with it', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/swap-plan`);
+  const begins = page.getByLabel('First take-off');
+  await expect(begins).toHaveValue('2026-11-26T07:30');
+  await page.keyboard.press('c');
+  await page.getByLabel('Coordinates').fill('-33.8688, 151.2093');
+  await page.keyboard.press('Escape');
+  const ribbon = page.getByRole('region', { name: 'Conditions' });
+  await expect(ribbon).toContainText('Sydney time');
+  await expect(begins).toHaveValue('2026-11-26T07:30');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(ribbon).not.toContainText('Sydney');
+  await expect(ribbon).toContainText('08:40');
+  await expect(begins).toHaveValue('2026-11-26T07:30');
+});
+
 test('midnight sun: at McMurdo in November the sun does not set, and the day says so', async ({
   app,
   page,

@@ -156,17 +156,22 @@ const timeZones = zonesToChoose();
 
 /** Another place or zone: what its clocks showed they go on showing, here and where a shoot begins. */
 function useMoving(conditions: ConditionsRecord) {
-  const { edit, editAll, shoots } = useRecords();
+  const { editEach, shoots } = useRecords();
   const { site } = conditions;
   return (part: Partial<NonNullable<typeof site>>, label: string) => {
     const next = { ...site, ...part };
     const [from, to] = [clockAt(conditions), clockAt({ site: next })];
     const at = sameClockTime(conditions.at, from, to);
-    edit('conditions', conditions.id, { site: next, at }, label);
-    if (from.timeZone === to.timeZone) return;
-    editAll(
-      'shoots',
-      shoots.map(({ id, startsAt }) => ({ id, content: { startsAt: sameClockTime(startsAt, from, to) } })),
+    const begun = from.timeZone === to.timeZone ? [] : shoots;
+    editEach(
+      [
+        { kind: 'conditions', id: conditions.id, content: { site: next, at } },
+        ...begun.map(({ id, startsAt }) => ({
+          kind: 'shoots' as const,
+          id,
+          content: { startsAt: sameClockTime(startsAt, from, to) },
+        })),
+      ],
       label,
     );
   };

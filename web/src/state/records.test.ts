@@ -159,3 +159,19 @@ test('what several records wait with is sent at once: a page that is left never 
   await soon();
   expect(useRecords.getState().saving).toBe('saved');
 });
+
+test('a change of several kinds is one step: one undo takes all of it back, and no change is no step', async () => {
+  useRecords.getState().editEach(
+    [
+      { kind: 'batteries', id: jay1.id, content: { label: 'Jay one' } },
+      { kind: 'conditions', id: fell.id, content: { place: 'Lower gate' } },
+    ],
+    'a move',
+  );
+  expect([label(), useRecords.getState().conditions[0]?.place]).toEqual(['Jay one', 'Lower gate']);
+  expect(useRecords.getState().undoSteps.map((step) => step.label)).toEqual(['a move']);
+  await useRecords.getState().undo();
+  expect([label(), useRecords.getState().conditions[0]?.place]).toEqual(['Jay 1', 'Hollin Fell dairy']);
+  useRecords.getState().editEach([], 'nothing');
+  expect(useRecords.getState().undoSteps).toEqual([]);
+});

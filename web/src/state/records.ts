@@ -29,6 +29,9 @@ export interface Change<K extends Kind> {
   readonly content: Partial<Content<K>>;
 }
 
+/** A change of one record of any kind. */
+export type AnyChange = { readonly [K in Kind]: Change<K> & { readonly kind: K } }[Kind];
+
 export type SaveState = 'saved' | 'saving' | 'failed';
 
 interface Records extends Data {
@@ -41,6 +44,8 @@ interface Records extends Data {
   edit<K extends Kind>(kind: K, id: string, change: Partial<Content<K>>, label: string): void;
   /** Changes several records of a kind as one step to undo. */
   editAll<K extends Kind>(kind: K, changes: readonly Change<K>[], label: string): void;
+  /** The same with records of several kinds; nothing where there is none. */
+  editEach(changes: readonly AnyChange[], label: string): void;
   add<K extends Kind>(kind: K, content: Content<K>, label: string): Promise<RecordOf<K>>;
   remove(kind: Kind, id: string, label: string): Promise<void>;
   undo(): Promise<void>;
@@ -159,16 +164,24 @@ export const useRecords = create<Records>((set, get) => {
     },
 
     editAll(kind, changes, label) {
-      const before = changes.flatMap(({ id, content }) => {
+      get().editEach(
+        changes.map((one) => ({ kind, ...one }) as unknown as AnyChange),
+        label,
+      );
+    },
+
+    editEach(changes, label) {
+      if (changes.length === 0) return;
+      const before = changes.flatMap(({ kind, id, content }) => {
         const record = find(kind, id) as unknown as Record<string, unknown> | undefined;
         if (!record) return [];
         const old = Object.fromEntries(Object.keys(content).map((key) => [key, record[key] ?? null]));
-        return [{ id, content: old }];
+        return [{ kind, id, content: old }];
       });
-      for (const { id, content } of changes) change(kind, id, content);
-      const ids = changes.map(({ id }) => id).join(' ');
-      pushUndo(label, `${kind} ${ids} ${label}`, () => {
-        for (const { id, content } of before) change(kind, id, content);
+      for (const { kind, id, content } of changes) change(kind, id, content);
+      const names = changes.map(({ kind, id }) => `${kind} ${id}`).join(' ');
+      pushUndo(label, `${names} ${label}`, () => {
+        for (const { kind, id, content } of before) change(kind, id, content);
       });
     },
 
