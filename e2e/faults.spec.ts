@@ -27,6 +27,7 @@ test('a view that cannot be drawn says so, the rest works on, and what was typed
   await page.unroute(path);
   await page.getByRole('link', { name: 'Test flights' }).click();
   await page.getByRole('button', { name: 'Load the page anew' }).click();
+  await expect(page.getByText('flights that count')).toBeVisible();
   await page.keyboard.press('t');
   await expect(note).toHaveValue('over the dam');
 });

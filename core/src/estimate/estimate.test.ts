@@ -283,6 +283,20 @@ describe('the band', () => {
     expect(drawnFlights([ion], draws)[0]).not.toEqual(alone);
   });
 
+  test('nor on requests that differ in their flight, their day or their aircraft', () => {
+    const draws = drawCoefficients(8, 3);
+    const alone = drawnFlights([request], draws)[0];
+    const others: Change[] = [
+      { flight: { farthestM: 400 } },
+      { conditions: { airTemperatureC: -5 } },
+      { aircraft: { advertisedFlightTimeS: 1500 } },
+    ];
+    for (const change of others) {
+      const other = changed(change);
+      expect(drawnFlights([other, request], draws)).toEqual([drawnFlights([other], draws)[0], alone]);
+    }
+  });
+
   test('more confidence plans fewer minutes and turns back at more charge; the chance of landing short is what is left', () => {
     const [half, usual, sure] = [0.5, 0.9, 0.98].map((confidence) =>
       full({ aircraft: { returnSpeedMps: 9 }, policy: { confidence } }),

@@ -1,5 +1,6 @@
 import { answered } from '../../fixtures/answered';
 import { type Change, jayWith } from '../../fixtures/jay';
+import { chemistries } from '../battery/battery';
 import { toldInSi } from '../units/sentence';
 import { estimate } from './estimate';
 import { explain } from './explain';
@@ -14,6 +15,14 @@ describe('power against airspeed', () => {
     const { box } = curve({ aircraft: { hiddenCharge: 0 } });
     const advertised = box.points.find(({ airspeedMps }) => airspeedMps === 5.5);
     expect(Math.abs((advertised?.lastsS ?? 0) - 1860)).toBeLessThan(2);
+  });
+
+  // The box's pack is of the chemistry its label names, whatever its volts would suggest.
+  test.each(chemistries)('on the box of a %s pack it lasts the box’s time too', (chemistry) => {
+    const { box } = curve({ aircraft: { hiddenCharge: 0 }, battery: { chemistry } });
+    const advertised = box.points.find(({ airspeedMps }) => airspeedMps === 5.5);
+    expect(Math.abs((advertised?.lastsS ?? 0) - 1860)).toBeLessThan(2);
+    expect(answered(estimate(jayWith({ battery: { chemistry } }))).power.hoverW).toBeGreaterThan(0);
   });
 
   test('it goes farthest faster than it lasts longest, and faster still against a wind (flight mechanics: the tangent)', () => {

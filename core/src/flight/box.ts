@@ -42,7 +42,8 @@ export interface SolvedBox {
 }
 
 /**
- * Solves the box with the new pack it was measured with (see `newBattery`): full, it to empty at the advertised speed lasts the advertised time. The electrical
+ * Solves the box with the new pack it was measured with (see `newBattery`): flown from full to empty at the advertised
+ * speed, it lasts the advertised time. The electrical
  * power that does this is found from the pack alone; the rotor scale follows from it. With a hover time as well, the
  * drag area is solved from the ratio of the two powers. Refuses a box that no pack or rotor could live up to, and names
  * the number that is odd; where hover time and flight time contradict each other, the thirstier of the two is believed, so

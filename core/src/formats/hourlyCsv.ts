@@ -5,7 +5,7 @@ import type { Quantity } from '../units/quantity';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
 
-/** The columns of hourly weather: heading, unit in it, and the ways others head the same. */
+/** The columns of hourly weather: the heading we write, its bare name, and the ways others head the same. */
 const columns = {
   at: ['time', 'time', 'date', 'datetime', 'hour', 'valid'],
   temperature: ['temperature °c', 'temperature', 'temp', 'temp °c', 'air'],
@@ -27,7 +27,8 @@ export interface HourlyRows {
 }
 
 /**
- * Hourly weather from CSV, times without an offset in the place's zone: time, temperature, wind and direction at least, in SI or with the unit after the number.
+ * Hourly weather from CSV: time, temperature, wind and direction at least, in SI or with the unit after the number; times
+ * without an offset are the zone's.
  * A wrong row is told by line and column and left out; refused when a needed column or every row is missing.
  */
 export function readHourlyCsv(file: string, timeZone: string): Outcome<HourlyRows> {

@@ -47,6 +47,14 @@ test('a way home that passes its forced landing before it is down is not home: w
   expect(goNow).toMatchObject({ touchdownCharge: null, caution: { code: 'lands-itself' } });
 });
 
+test.each([
+  ['people', 'on people'],
+  ['open ground', 'on what is there'],
+] as const)('what it comes down on is said: over %s it is “%s”', (below, words) => {
+  const { notHome } = answered(returnAnswer(at({}, { below }))).home;
+  expect(notHome && toldInSi(notHome)).toContain(`from 60 m up, ${words}. Held up`);
+});
+
 test('where it comes down and how much longer it could be held up, flown step by step in tenths of a second', () => {
   const situation = answered(situationOf(at(), usualCoefficients));
   const { forcedLanding } = answered(returnAnswer(at())).home;

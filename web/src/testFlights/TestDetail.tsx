@@ -1,4 +1,10 @@
-import { type FrozenWords, liftOffChecks, minutesAndSeconds, straightLine } from '@acorn-tally/core';
+import {
+  type FrozenWords,
+  liftOffChecks,
+  minutesAndSeconds,
+  straightLine,
+  type TestFlightContent,
+} from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { IconHelp } from '@tabler/icons-react';
 import { percent } from '../fields/percent';
@@ -89,6 +95,8 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
 function Questions({ row: { record, questions } }: { readonly row: TestRow }) {
   const edit = useRecords((state) => state.edit);
   if (questions.length === 0) return null;
+  const answer = (content: Partial<TestFlightContent>) =>
+    edit('testFlights', record.id, content, 'an answer about a test');
   return (
     <ul className="test-questions" aria-label="Asked before it counts">
       {questions.map((question) => (
@@ -97,37 +105,23 @@ function Questions({ row: { record, questions } }: { readonly row: TestRow }) {
           <span>
             <Say sentence={question} />
           </span>
-          <Button
-            size="compact-sm"
-            variant="default"
-            onClick={() =>
-              edit(
-                'testFlights',
-                record.id,
-                { confirmed: [...(record.confirmed ?? []), question.code] },
-                'an answer about a test',
-              )
-            }
-          >
+          <Answer onClick={() => answer({ confirmed: [...(record.confirmed ?? []), question.code] })}>
             It is right: count it
-          </Button>
-          <Button
-            size="compact-sm"
-            variant="default"
-            onClick={() =>
-              edit(
-                'testFlights',
-                record.id,
-                { excludedReason: 'its figures are wrong' },
-                'why it is left out',
-              )
-            }
-          >
+          </Answer>
+          <Answer onClick={() => answer({ excludedReason: 'its figures are wrong' })}>
             It is wrong: leave it out
-          </Button>
+          </Answer>
         </li>
       ))}
     </ul>
+  );
+}
+
+function Answer({ onClick, children }: { readonly onClick: () => void; readonly children: string }) {
+  return (
+    <Button size="compact-sm" variant="default" onClick={onClick}>
+      {children}
+    </Button>
   );
 }
 
