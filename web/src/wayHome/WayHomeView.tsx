@@ -7,6 +7,7 @@ import {
   numbersOf,
   type OwnReturn,
   type ReturnBand,
+  type ReturnNow,
   spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
@@ -149,7 +150,7 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
   return (
     <>
       <div className={`headline${band.fresh ? '' : ' way-old'}`}>
-        <h1>{titleOf(drift !== undefined, home.forcedLanding !== null, band.value)}</h1>
+        <h1>{titleOf(home, band.value)}</h1>
         <p>
           {where}, to touch down with {percent(reserveOf(aircraft))}
         </p>
@@ -218,9 +219,9 @@ function ownEndInWords({ touchdownCharge, forcedLanding }: OwnReturn, write: Wri
     : `lands itself at ${percent(forcedLanding.charge)}, ${write('distance', shortM)} short of home`;
 }
 
-function titleOf(isLost: boolean, landsItself: boolean, band: ReturnBand | null): string {
-  if (isLost) return 'It does not come home from there';
-  if (landsItself) return 'It lands itself on the way';
+function titleOf({ notHome, forcedLanding }: ReturnNow, band: ReturnBand | null): string {
+  if (forcedLanding) return 'It lands itself on the way';
+  if (notHome) return 'It does not come home from there';
   if (!band) return 'Turn back …';
   if (band.turnBackCharge === null) return 'Do not plan to go there';
   return `Turn back by ${Math.ceil(band.turnBackCharge * 100)} %`;
