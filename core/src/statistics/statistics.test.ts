@@ -113,10 +113,44 @@ describe('Sobol points', () => {
     expect(Math.abs(mean - 1)).toBeLessThan(0.012);
   });
 
-  test('the same seed gives the same points, another seed others; more axes than there are numbers for is refused', () => {
+  test.each([
+    [5, [0.875, 0.875, 0.625, 0.625, 0.625, 0.375, 0.625, 0.625]],
+    [37, [0.921875, 0.640625, 0.296875, 0.953125, 0.078125, 0.078125, 0.828125, 0.734375]],
+    [
+      300,
+      [
+        0.365234375, 0.044921875, 0.529296875, 0.736328125, 0.615234375, 0.576171875, 0.201171875,
+        0.451171875,
+      ],
+    ],
+    [
+      511,
+      [
+        0.001953125, 0.501953125, 0.876953125, 0.662109375, 0.783203125, 0.619140625, 0.501953125,
+        0.306640625,
+      ],
+    ],
+  ])(
+    'point %d without its shift, in axes 1, 2, 6, 21, 22, 41, 64 and 95, is that of SciPy 1.17 (qmc.Sobol)',
+    (i, wanted) => {
+      const whole = (point: number, axis: number) => (points[point]?.[axis] as number) * 2 ** 32 - 0.5;
+      const unshifted = [0, 1, 5, 20, 21, 40, 63, 94].map(
+        (axis) => ((whole(i, axis) ^ whole(0, axis)) >>> 0) / 2 ** 32,
+      );
+      expect(unshifted).toEqual(wanted);
+    },
+  );
+
+  test('the same seed gives the same points, another seed others; an axis beyond the table is as even and moves no other', () => {
     expect(sobolPoints(512, sobolDimensions, 7)).toEqual(points);
     expect(sobolPoints(4, 3, 8)).not.toEqual(sobolPoints(4, 3, 7));
-    expect(() => sobolPoints(1, sobolDimensions + 1, 1)).toThrow('at most 21 dimensions');
+    const more = sobolPoints(512, sobolDimensions + 2, 7);
+    expect(more.map((point) => point.slice(0, sobolDimensions))).toEqual(points);
+    for (const beyond of [sobolDimensions, sobolDimensions + 1])
+      expect(new Set(more.map((point) => Math.floor((point[beyond] as number) * 512))).size).toBe(512);
+    expect(more.map((point) => point[sobolDimensions])).not.toEqual(
+      more.map((point) => point[sobolDimensions + 1]),
+    );
   });
 });
 
