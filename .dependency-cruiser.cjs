@@ -7,6 +7,7 @@ const coreFolders = [
   'battery',
   'flight',
   'reserve',
+  'belief',
   'estimate',
   'wayHome',
   'testFlights',

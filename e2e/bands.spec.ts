@@ -7,7 +7,7 @@ test('the band in the browser is the band of the API, to the digit: the same dra
 }) => {
   await page.goto(app.url);
   const shown = page.locator('.row-chosen .row-minutes');
-  await expect(shown.locator('.row-range')).toBeVisible();
+  await expect(shown.locator('.row-turn')).toBeVisible();
   await expect(page.locator('.row-band-old')).toHaveCount(0);
   const records = async (path: string) =>
     (await (await page.request.get(`${app.url}/api/v1/${path}`)).json()).items;
@@ -27,10 +27,9 @@ test('the band in the browser is the band of the API, to the digit: the same dra
   const { usableS, turnBackCharge } = await answer.json();
   const clock = (seconds: number) =>
     `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`;
-  await expect(shown).toContainText(`${clock(usableS.p10)}–${clock(usableS.p90)}`);
-  await expect(shown).toContainText(
-    `plan ${clock(usableS.planned)}, back at ${Math.ceil(turnBackCharge.planned * 100)} %`,
-  );
+  await expect(page.locator('.trust')).toContainText(`${clock(usableS.p10)}–${clock(usableS.p90)}`);
+  await expect(shown.locator('b')).toHaveText(clock(usableS.planned));
+  await expect(shown).toContainText(`turn back by ${Math.ceil(turnBackCharge.planned * 100)} %`);
 });
 
 test('more confidence and a measured wind change the band; the method tells the same numbers', async ({
@@ -42,7 +41,7 @@ test('more confidence and a measured wind change the band; the method tells the 
     await expect(page.locator('.row-band-old')).toHaveCount(0);
     return page.locator('.row-chosen .row-minutes').innerText();
   };
-  await expect(page.locator('.row-range').first()).toBeVisible();
+  await expect(page.locator('.row-turn').first()).toBeVisible();
   const usual = await plan();
   await page.getByLabel('Confidence').fill('98');
   await expect.poll(plan).not.toBe(usual);
@@ -50,6 +49,7 @@ test('more confidence and a measured wind change the band; the method tells the 
   await expect(page.getByRole('alert')).toHaveText(
     'Confidence must be from 50 to 99 %, not 20 %. Until then 90 % stands.',
   );
+  await plan();
   const [minutes] = /^\d+:\d\d/.exec(await page.locator('.row-chosen .row-minutes b').innerText()) ?? [''];
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Jay lasts longest at');
@@ -89,5 +89,6 @@ test('where too many flights would not come home, nothing is planned and it is s
   await expect(page.locator('.flight-cautions')).toContainText(
     /\d\d in 100 of these flights would not come home/,
   );
-  await expect(page.locator('.headline')).toContainText('0 min to plan on');
+  await expect(page.locator('.row-chosen .row-minutes b')).toHaveText('0:00');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('0 minutes to spend');
 });

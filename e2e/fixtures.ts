@@ -63,10 +63,10 @@ export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }>({
 
 export { expect } from '@playwright/test';
 
-/** Minutes to spend of a battery's row, in seconds. */
+/** Minutes to plan on of a battery's row, in seconds, once they are known. */
 export async function minutesToSpend(page: Page, label: string): Promise<number> {
   const row = page.getByRole('list', { name: 'Batteries' }).getByRole('listitem').filter({ hasText: label });
-  const text = await row.locator('.row-minutes b').innerText();
+  const text = await row.locator('.row-minutes[aria-busy="false"] > b').innerText();
   const [minutes = 0, seconds = 0] = text.split(':').map(Number);
   return minutes * 60 + seconds;
 }

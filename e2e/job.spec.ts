@@ -13,8 +13,10 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByLabel('Air temperature', { exact: true }).fill('-8');
     await expect.poll(() => minutesToSpend(page, 'Jay 4')).toBeLessThan(before);
     const cold = await minutesToSpend(page, 'Jay 4');
-    await page.getByLabel('Wind', { exact: true }).fill('4');
+    await page.getByLabel('Wind', { exact: true }).fill('3.2');
     await expect.poll(() => minutesToSpend(page, 'Jay 4')).toBeLessThan(cold);
+    await page.getByLabel('Wind', { exact: true }).fill('2');
+    await expect.poll(() => minutesToSpend(page, 'Jay 4')).toBeGreaterThan(cold);
     await page.getByRole('button', { name: 'Close' }).click();
     await expect(page.getByRole('region', { name: 'Conditions' })).toContainText('−8 °C');
   });

@@ -56,10 +56,56 @@ test('Minutes and Way home give the same charge to turn back at, and the same ca
 }) => {
   await page.goto(app.url);
   const row = page.locator('.row-chosen .row-minutes');
-  await expect(row).toContainText(/back at \d+ %/);
-  const said = /back at (\d+) %/.exec(await row.innerText())?.[1];
+  await expect(row).toContainText(/turn back by \d+ %/);
+  const said = /turn back by (\d+) %/.exec(await row.innerText())?.[1];
   await page.keyboard.press('2');
   expect(await turnBack(page)).toBe(Number(said));
+});
+
+test('home moves to a landing place, for the way home, the minutes and the plan; undone in one step', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  const before = await turnBack(page);
+  await page.getByRole('button', { name: /^sheepfold/ }).click();
+  await page.getByRole('button', { name: 'Make it home' }).click();
+  await expect(page.locator('.headline')).toContainText('209 m from sheepfold');
+  await expect.poll(() => turnBack(page)).not.toBe(before);
+  const moved = await turnBack(page);
+  await expect(page.locator('.way-outs').first()).toContainText(
+    'Land at the take-off place, 150 m from here',
+  );
+  // Dragged there, the aircraft stays where it is dragged: half-way to the sheepfold it is nearer to it.
+  await page.getByLabel('Distance out', { exact: true }).fill('300');
+  await page.getByLabel('Bearing', { exact: true }).fill('45');
+  await expect(page.locator('.headline')).toContainText('50 m from sheepfold');
+  await headline(page).click();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('1');
+  const region = page.getByRole('region', { name: 'Conditions' });
+  await expect(region).toContainText('home is sheepfold');
+  await expect(page.locator('.row-chosen .row-minutes')).toContainText(`turn back by ${moved} %`);
+  await expect(page.locator('.ledger')).toContainText('Way home: 209 m out');
+  await page.keyboard.press('Control+z');
+  await expect(region).not.toContainText('home is');
+  await expect(page.locator('.row-chosen .row-minutes')).toContainText(`turn back by ${before} %`);
+});
+
+test('what practice knows is told where it holds: a way home into the low sun, and how to land on the card', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  await expect(page.getByRole('list', { name: 'Keep in mind' })).toContainText(
+    'rise straight up 7 m to 10 m first',
+  );
+  const mind = page.getByRole('list', { name: 'Mind on the way' });
+  await expect(mind).toHaveCount(0);
+  // At 08:40 the sun has just risen in the south-east.
+  await page.getByLabel('Bearing', { exact: true }).fill('310');
+  await expect(mind).toContainText(/The way home leads towards a low sun \(\d+° beside it, \d+° up\)/);
 });
 
 test('not home: it says so and how fast it drifts; what still comes home is ranked, with cautions', async ({

@@ -43,7 +43,7 @@ test.each([
   [0.1, 2.37],
   [0.25, 2.97],
 ])('wind 2 m → 120 m over roughness %d m grows ×%d (log law; Wieringa 1992)', (roughnessM, factor) => {
-  expect(windAtHeightMps(1, 2, 120, roughnessM)).toBeCloseTo(factor, 2);
+  expect(windAtHeightMps(1, 2, 120, roughnessM, 1)).toBeCloseTo(factor, 2);
 });
 
 const farmland = { airTemperatureC: 15, elevationM: 0, roughnessM: 1 };

@@ -62,7 +62,7 @@ export type Atmosphere = (heightM: number) => AirAtHeight;
 export const forecastHeightM = 10;
 
 /** Assumed where the pilot does not say; half-way, and worth under 1 % of density below 30 °C. */
-const usualHumidity = 0.6;
+export const usualHumidity = 0.6;
 
 export const airPriors = { ...gustPriors, ...windPriors } as const;
 export type AirCoefficients = ValuesOf<typeof airPriors>;

@@ -6,6 +6,7 @@ export const gustPriors = {
     value: 2.5,
     spread: 0.15,
     kind: 'relative',
+    scope: 'flight',
     because:
       'assumed: a three-second gust in ten minutes lies 2.2 to 3 deviations above the mean (from memory)',
     betterBy: 'wind-at-height',

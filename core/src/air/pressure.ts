@@ -13,6 +13,9 @@ export const standard = {
   densityKgm3: 1.225,
 } as const;
 
+/** What an altimeter is set to in the standard atmosphere, in whole hectopascals. */
+export const standardQnhHpa = Math.round(standard.pressurePa / 100);
+
 const exponent = gravityMps2 / (standard.dryAirJpkgK * standard.lapseKpm);
 
 export function standardPressurePa(elevationM: number): number {

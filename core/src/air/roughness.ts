@@ -11,5 +11,13 @@ export const roughnessClasses = [
   { roughnessM: 1, name: 'wood or town' },
 ] as const;
 
+/** Rougher than this there are houses, or trees as tall (the village class and the town’s). */
+const villageRoughnessM = 0.5;
+
+/** Whether the ground is as rough as a village or a town; unknown ground is not. */
+export function hasHouses(roughnessM: number | null): boolean {
+  return roughnessM !== null && roughnessM >= villageRoughnessM;
+}
+
 /** Assumed where the pilot does not say: farmland, the middle of the list. */
 export const usualRoughnessM = 0.1;

@@ -15,6 +15,8 @@ export interface Site {
   /** What stands on the way home. */
   readonly obstacles?: readonly Obstacle[] | null;
   readonly landingPlaces?: readonly LandingPlace[] | null;
+  /** Where home is when it is not where the aircraft takes off: a landing place, or where the pilot then stands. */
+  readonly home?: LandingPlace | null;
   /** What lies under the flight. */
   readonly below?: GroundBelow | null;
 }

@@ -1,6 +1,6 @@
-import { Body, Observer, SearchAltitude, SearchRiseSet } from 'astronomy-engine';
+import { Body, Equator, Horizon, Observer, SearchAltitude, SearchRiseSet } from 'astronomy-engine';
 import { clockTime } from '../units/timeZone';
-import { lightAt, sunTimes } from './sun';
+import { lightAt, sunPosition, sunTimes } from './sun';
 import { timeZoneAt, timeZoneOf } from './timeZoneOf';
 
 // Two general-purpose packages against each other; shared checks ask for one minute.
@@ -25,6 +25,22 @@ test.each([
     expect(Math.abs(ours - (found?.date.getTime() ?? 0)) / 60_000).toBeLessThan(1);
   }
 });
+
+test.each([
+  ['Hollin Fell at nine', 54.4, -2.9, '2026-11-26T09:00:00Z'],
+  ['and at half past two', 54.4, -2.9, '2026-11-26T14:30:00Z'],
+  ['southern afternoon', -43.5, 170, '2026-12-21T04:00:00Z'],
+])(
+  'the sun stands where another package has it, within a tenth of a degree: %s',
+  (_, latitudeDeg, longitudeDeg, at) => {
+    const observer = new Observer(latitudeDeg, longitudeDeg, 0);
+    const { ra, dec } = Equator(Body.Sun, new Date(at), observer, true, true);
+    const other = Horizon(new Date(at), observer, ra, dec, 'normal');
+    const ours = sunPosition(at, { latitudeDeg, longitudeDeg });
+    expect(Math.abs(ours.azimuthDeg - other.azimuth)).toBeLessThan(0.1);
+    expect(Math.abs(ours.altitudeDeg - other.altitude)).toBeLessThan(0.1);
+  },
+);
 
 test('where the sun does not rise there is no time, and it says so', () => {
   expect(sunTimes('2026-12-21T12:00:00Z', { latitudeDeg: 80, longitudeDeg: 15 })).toMatchObject({

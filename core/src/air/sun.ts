@@ -50,3 +50,15 @@ export function lightAt(at: string, { latitudeDeg, longitudeDeg }: Coordinates):
   if (altitude > risesAtDeg) return 'low sun';
   return altitude > civilDeg ? 'twilight' : 'night';
 }
+
+/** Where the sun stands, in degrees: azimuth true, clockwise from north; altitude with refraction. */
+export interface SunPosition {
+  readonly azimuthDeg: number;
+  readonly altitudeDeg: number;
+}
+
+/** From a package, which follows Meeus, Astronomical Algorithms. */
+export function sunPosition(at: string, { latitudeDeg, longitudeDeg }: Coordinates): SunPosition {
+  const { azimuth, altitude } = getPosition(new Date(at), latitudeDeg, longitudeDeg);
+  return { azimuthDeg: azimuth, altitudeDeg: altitude };
+}

@@ -5,6 +5,7 @@ export const windPriors = {
     value: 1,
     spread: 0.12,
     kind: 'relative',
+    scope: 'flight',
     because:
       'assumed: one reading of a few minutes against the mean of the flight; gusty air and a hand-held meter differ so much',
     betterBy: 'wind-at-height',
@@ -13,6 +14,7 @@ export const windPriors = {
     value: 1,
     spread: 0.2,
     kind: 'absolute',
+    scope: 'flight',
     min: 0.3,
     max: 1.7,
     because:
@@ -31,7 +33,7 @@ export function windAtHeightMps(
   readingHeightM: number,
   heightM: number,
   roughnessM: number,
-  growthExponent = 1,
+  growthExponent: number,
 ): number {
   const height = Math.max(heightM, lowestScalableM(roughnessM));
   const growth = Math.log(height / roughnessM) / Math.log(readingHeightM / roughnessM);

@@ -21,6 +21,7 @@ export const airframePriors = {
     value: 1,
     spread: 0.2,
     kind: 'relative',
+    scope: 'aircraft',
     because: because(
       'assumed: camera drones lie near {cameraNpm2}, racing style near {racingNpm2}; used only without a rotor diameter',
       { cameraNpm2: 55, racingNpm2: 135 },
@@ -31,6 +32,7 @@ export const airframePriors = {
     value: 1,
     spread: 0.25,
     kind: 'relative',
+    scope: 'aircraft',
     because: because('assumed: {areaM2} at {massKg}, growing with frontal area as mass^(2/3)', {
       areaM2: 0.0105,
       massKg: 0.249,
@@ -41,6 +43,7 @@ export const airframePriors = {
     value: 1,
     spread: 0.3,
     kind: 'relative',
+    scope: 'aircraft',
     because: because('assumed: avionics, gimbal and link draw about 4 W, and 6 W more for each {massKg}', {
       massKg: 0.9,
     }),
@@ -50,6 +53,7 @@ export const airframePriors = {
     value: 0.3,
     spread: 0.05,
     kind: 'absolute',
+    scope: 'aircraft',
     min: 0.1,
     max: 0.5,
     because: 'Leishman, Principles of Helicopter Aerodynamics, ch. 2: about 0.3 of hover rotor power',
@@ -59,6 +63,7 @@ export const airframePriors = {
     value: 0.012,
     spread: 0.3,
     kind: 'relative',
+    scope: 'aircraft',
     because: because('assumed: hovering small rotors; gives tip speeds near {tipMps} at {loadingNpm2}', {
       tipMps: 60,
       loadingNpm2: 55,

@@ -6,6 +6,7 @@ export const reversalPriors = {
     value: 1,
     spread: 0.4,
     kind: 'relative',
+    scope: 'aircraft',
     because:
       'assumed: a stop throws away the energy of motion; some is won back by flaring, some more is spent',
     betterBy: 'style-test',

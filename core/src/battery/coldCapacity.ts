@@ -5,6 +5,7 @@ export const coldPriors = {
     value: 0.005,
     spread: 0.4,
     kind: 'relative',
+    scope: 'aircraft',
     because: because(
       'assumed: cells give about 90 % of their charge at {coolC} and 80 % at {coldC} at moderate current (from memory)',
       { coolC: 0, coldC: -20 },

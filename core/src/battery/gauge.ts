@@ -5,6 +5,7 @@ export const gaugePriors = {
     value: 0.05,
     spread: 0.03,
     kind: 'absolute',
+    scope: 'aircraft',
     min: 0,
     max: 0.12,
     because:

@@ -7,6 +7,7 @@ export const resistancePriors = {
     value: 1,
     spread: 0.3,
     kind: 'relative',
+    scope: 'aircraft',
     because: because(
       'assumed: {cellOhm} a cell at 2.25 Ah and {warmC}, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
       { cellOhm: 0.03, warmC: 25 },
@@ -17,6 +18,7 @@ export const resistancePriors = {
     value: 25_000,
     spread: 0.25,
     kind: 'relative',
+    scope: 'aircraft',
     because: because(
       'assumed: the electrolyte’s part of a cell’s resistance grows with 17 kJ/mol, the charge transfer’s with 44 to 53 (Ecker et al., J. Electrochem. Soc. 2015), and the more current, the less the second counts; from {warmC} to {coldC} it grows two and a half times',
       { warmC: 25, coldC: 0 },

@@ -1,4 +1,4 @@
-import type { Assumed } from '../units/assumed';
+import type { Assumed, ValuesOf } from '../units/assumed';
 import type { Battery } from './battery';
 
 export const standingPriors = {
@@ -6,14 +6,20 @@ export const standingPriors = {
     value: 1,
     spread: 0.3,
     kind: 'relative',
+    scope: 'aircraft',
     because: 'assumed: packs differ in when they begin to shed charge and how fast (common practice)',
     betterBy: 'charge-read',
   },
 } as const satisfies Record<string, Assumed>;
 
+export type StandingCoefficients = ValuesOf<typeof standingPriors>;
+
 /** Where a smart pack stops shedding charge (common practice), and when, where its sheet does not say. */
 export const storageCharge = 0.6;
 export const usualDaysToStorage = 5;
+
+/** What a full pack shows at take-off: start-up and the wait for satellites cost a percent or two (common practice). */
+export const chargedFull = 0.99;
 
 const firstDayLoss = 0.04;
 /** Self-discharge of the cell itself: 2 to 3 % a month for lithium cells (from memory). */
@@ -58,7 +64,7 @@ export function daysUntilStorage(charge: number, daysToStorage: number): number 
 }
 
 /** The gauge at take-off: as entered, less what it lost standing since the charge. */
-export function takeoffCharge(battery: Battery, standingLossRatio = 1): number {
+export function takeoffCharge(battery: Battery, { standingLossRatio }: StandingCoefficients): number {
   const days = battery.daysSinceCharge ?? 0;
   if (days === 0) return battery.startCharge;
   const daysToStorage = battery.daysToStorage ?? usualDaysToStorage;

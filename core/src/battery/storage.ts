@@ -1,6 +1,6 @@
 import { type Sentence, sentence } from '../units/sentence';
 import type { Battery } from './battery';
-import { daysUntilStorage, takeoffCharge, usualDaysToStorage } from './standing';
+import { daysUntilStorage, type StandingCoefficients, takeoffCharge, usualDaysToStorage } from './standing';
 
 export interface StorageAdvice
   extends Sentence<'stored' | 'sheds-itself' | 'full-too-long' | 'nearly-empty' | 'ready' | 'part-charged'> {
@@ -20,8 +20,8 @@ const fullDays = 3;
  * What to do with a pack that is not flown at once: about 60 % to store it, not full for days, not nearly empty (common
  * practice).
  */
-export function storageAdvice(pack: Battery): StorageAdvice {
-  const charge = takeoffCharge(pack);
+export function storageAdvice(pack: Battery, coefficients: StandingCoefficients): StorageAdvice {
+  const charge = takeoffCharge(pack, coefficients);
   const daysToStorage = pack.daysToStorage ?? usualDaysToStorage;
   const untilStorage = daysUntilStorage(charge, daysToStorage);
   if (charge < leastCharge)
@@ -45,6 +45,6 @@ const act = (said: Sentence<StorageAdvice['code']>): StorageAdvice => ({ ...said
 const leave = (said: Sentence<StorageAdvice['code']>): StorageAdvice => ({ ...said, act: false });
 
 /** When a pack will have brought itself to storage charge, in days from now; null if it never does, 0 if it is there. */
-export function storageInDays(pack: Battery): number | null {
-  return daysUntilStorage(takeoffCharge(pack), pack.daysToStorage ?? usualDaysToStorage);
+export function storageInDays(pack: Battery, coefficients: StandingCoefficients): number | null {
+  return daysUntilStorage(takeoffCharge(pack, coefficients), pack.daysToStorage ?? usualDaysToStorage);
 }

@@ -5,6 +5,7 @@ export const thermalPriors = {
     value: 1,
     spread: 0.5,
     kind: 'relative',
+    scope: 'aircraft',
     because: because(
       'assumed: about 0.6 of the pack’s surface in the rotors’ wash and the wind of flight, {washMps}; and its mass and shape',
       { washMps: 5 },

@@ -1,37 +1,51 @@
 import { warmedInPocketC } from '../battery/pocketWarmth';
+import { chargedFull } from '../battery/standing';
+import type { Belief } from '../belief/belief';
 import { type Sentence, sentence } from '../units/sentence';
+import { bandsOf } from './band';
 import type { BatteryCautionCode, Caution } from './cautions';
-import { type Estimate, estimate } from './estimate';
-import { type Coefficients, type EstimateRequest, usualCoefficients } from './request';
+import type { Estimate } from './estimate';
+import type { EstimateRequest } from './request';
 
-/** What to do about a battery, in a word, and what it gains of the minutes to spend; null where nothing is to be gained. */
+/** What to do about a battery, in a word, and what it gains of the minutes to plan on; null where nothing is to be gained. */
 export interface Advice extends Sentence<BatteryCautionCode> {
   readonly gainS: number | null;
 }
 
 const pocketMin = 10;
-const toppedUpCharge = 0.99;
 /** Less than this is not worth a pilot's while. */
 const leastGainS = 10;
 
 /**
- * The cautions about a battery turned into something to do: each remedy is estimated like the flight itself, so the gain
- * is the difference of two estimates. Wear has no remedy; a smaller reserve is never one.
+ * The cautions about a battery turned into something to do: each remedy is flown in every draw like the flight itself, so the
+ * gain is the difference of two planned times. Wear has no remedy; a smaller reserve is never one.
  */
 export function advice(
   request: EstimateRequest,
-  now: Estimate,
-  coefficients: Coefficients = usualCoefficients,
+  now: Pick<Estimate, 'cautions'>,
+  plannedS: number,
+  belief: Belief,
 ): Advice[] {
-  return now.cautions.filter(isOfBattery).map((caution) => {
-    const remedy = remedyFor(caution.code, request);
-    const better = remedy && estimate(remedy.request, coefficients);
-    const gainS = better?.ok ? better.value.usableS.p50 - now.usableS.p50 : 0;
-    const { code, template, values } = caution;
-    return remedy && gainS >= leastGainS
-      ? { ...remedy.words(caution, gainS), gainS }
-      : { code, template, values, gainS: null };
+  const found = now.cautions.filter(isOfBattery).map((caution) => ({
+    caution,
+    remedy: remedyFor(caution.code, request),
+  }));
+  const remedies = found.flatMap(({ remedy }) => (remedy ? [remedy.request] : []));
+  const bands = bandsOf(remedies, belief);
+  return found.map(({ caution, remedy }) => {
+    const better = remedy && bands[remedies.indexOf(remedy.request)];
+    const gainS = better ? better.usableS.planned - plannedS : 0;
+    return remedy && gainS >= leastGainS ? { ...remedy.words(caution, gainS), gainS } : withoutGain(caution);
   });
+}
+
+/** The same cautions while the gains are being reckoned. */
+export function adviceMeanwhile(now: Pick<Estimate, 'cautions'>): Advice[] {
+  return now.cautions.filter(isOfBattery).map(withoutGain);
+}
+
+function withoutGain({ code, template, values }: BatteryCaution): Advice {
+  return { code, template, values, gainS: null };
 }
 
 type BatteryCaution = Caution & Sentence<BatteryCautionCode>;
@@ -60,7 +74,7 @@ function remedyFor(code: BatteryCautionCode, request: EstimateRequest): Remedy |
 
 function toppedUp(request: EstimateRequest): Remedy {
   return {
-    request: withBattery(request, { startCharge: toppedUpCharge, daysSinceCharge: null }),
+    request: withBattery(request, { startCharge: chargedFull, daysSinceCharge: null }),
     words: (caution, gainS) =>
       sentence('not-full', '{caution}: topping up gains about {gainS}', { caution, gainS }),
   };

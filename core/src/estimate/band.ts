@@ -1,16 +1,30 @@
-import { usualConfidence } from '../reserve/policy';
+import type { Belief } from '../belief/belief';
+import { confidenceOf, type Policy } from '../reserve/policy';
 import { quantiles } from '../statistics/quantile';
-import { type DrawnFlight, gaugeMarks } from './drawnFlights';
-import type { Draw } from './draws';
-import type { Estimate } from './estimate';
+import { type DrawnFlight, drawnFlights, gaugeMarks } from './drawnFlights';
+import { type Estimate, estimate } from './estimate';
+import { plannedTurnBack } from './plannedTurnBack';
+import type { EstimateRequest } from './request';
 import { type Sensitivity, sensitivityOf } from './sensitivity';
 
-/** How far off the middle values may be: nine flights of ten lie above p10, one of ten above p90. */
+/** What to act on: the minute to plan on, and the gauge to turn back at; null where the flight is not to be planned. */
+export interface Planned {
+  readonly usableS: number;
+  readonly turnBackCharge: number | null;
+}
+
+/** The middle flight, how far off it may be, and what to act on: nine flights of ten lie above p10, one of ten above p90. */
 export interface Band {
-  readonly usableS: { readonly p10: number; readonly p90: number; readonly planned: number };
-  readonly touchdownS: { readonly p10: number; readonly p90: number };
-  /** The gauge to turn back at, so that the reserve is intact with the pilot's confidence. */
-  readonly turnBackCharge: { readonly planned: number };
+  readonly usableS: {
+    readonly p10: number;
+    readonly p50: number;
+    readonly p90: number;
+    /** That long at least last as many flights as the pilot's confidence asks for; 0 where the flight is not to be planned. */
+    readonly planned: number;
+  };
+  readonly touchdownS: { readonly p10: number; readonly p50: number; readonly p90: number };
+  /** The gauge to turn back at: turning there, as many flights as the confidence asks for land with the reserve intact. */
+  readonly turnBackCharge: { readonly p50: number; readonly planned: number | null };
   /** Chance that a turn back at the planned minute touches down below what is held back. */
   readonly chanceBelowReserve: number;
   /** Share of draws in which the flight cannot be flown or does not come home at all. */
@@ -20,42 +34,48 @@ export interface Band {
   readonly curve: readonly { readonly charge: number; readonly p10S: number; readonly p90S: number }[];
 }
 
+/** The bands of batteries which share most of the work; null for one whose flight is refused. */
+export function bandsOf(requests: readonly EstimateRequest[], belief: Belief): (Band | null)[] {
+  const flights = drawnFlights(requests, belief);
+  return requests.map((request, i) => {
+    const middle = estimate(request, belief);
+    return middle.ok ? bandOf(middle.value, flights[i] ?? [], belief, request.policy) : null;
+  });
+}
+
 /**
  * The band of a battery from its drawn flights. The middle value is the flight with every constant at its middle, not
  * the median of the draws (a strong wind parts them by a few per cent), so that it can be shown before the draws are in; where
- * the draws lie all to one side, the band is stretched to hold it.
+ * the draws lie all to one side, the band is stretched to hold it, and what is planned never passes it.
  */
 export function bandOf(
   middle: Pick<Estimate, 'usableS' | 'touchdownS' | 'turnBackCharge' | 'takeoffCharge'>,
   flights: readonly DrawnFlight[],
-  draws: readonly Draw[],
-  confidence: number = usualConfidence,
+  belief: Belief,
+  policy: Policy,
 ): Band {
+  const confidence = confidenceOf(policy);
   const usables = flights.map(({ usableS }) => usableS);
   const [p10, p90, surely] = quantiles(usables, [0.1, 0.9, 1 - confidence]) as [number, number, number];
-  const planned = Math.min(surely, middle.usableS.p50);
   const touchdowns = flights.map(({ touchdownS }) => touchdownS);
   const [down10, down90] = quantiles(touchdowns, [0.1, 0.9]) as [number, number];
   const gauges = flights.map(({ turnBackCharge }) => turnBackCharge);
-  const [surelyCharge] = quantiles(gauges, [confidence]) as [number];
+  const turnBackCharge = plannedTurnBack(middle.turnBackCharge.p50, gauges, confidence);
+  const planned = turnBackCharge === null ? 0 : Math.min(surely, middle.usableS.p50);
   const shareOf = (test: (flight: DrawnFlight) => boolean) => flights.filter(test).length / flights.length;
-  const spreadS = p90 - p10;
   return {
-    usableS: {
-      p10: Math.min(p10, middle.usableS.p50),
-      p90: Math.max(p90, middle.usableS.p50),
-      planned,
-    },
-    touchdownS: {
-      p10: Math.min(down10, middle.touchdownS.p50),
-      p90: Math.max(down90, middle.touchdownS.p50),
-    },
-    turnBackCharge: { planned: Math.max(surelyCharge, middle.turnBackCharge.p50) },
+    usableS: around(p10, middle.usableS.p50, p90, { planned }),
+    touchdownS: around(down10, middle.touchdownS.p50, down90, {}),
+    turnBackCharge: { p50: middle.turnBackCharge.p50, planned: planned > 0 ? turnBackCharge : null },
     chanceBelowReserve: shareOf(({ latestS }) => latestS < planned || latestS === 0),
     chanceImpossible: shareOf(({ touchdownS }) => touchdownS === 0),
-    sensitivity: sensitivityOf(usables, draws, spreadS),
+    sensitivity: sensitivityOf(usables, belief, middle.usableS.p50 - planned),
     curve: curveBand(flights, middle.takeoffCharge),
   };
+}
+
+function around<More extends object>(p10: number, p50: number, p90: number, more: More) {
+  return { p10: Math.min(p10, p50), p50, p90: Math.max(p90, p50), ...more };
 }
 
 function curveBand(flights: readonly DrawnFlight[], takeoffCharge: number): Band['curve'] {
@@ -67,4 +87,29 @@ function curveBand(flights: readonly DrawnFlight[], takeoffCharge: number): Band
     const [p10S, p90S] = quantiles(times, [0.1, 0.9]) as [number, number];
     return [{ charge, p10S, p90S }];
   });
+}
+
+/**
+ * What is planned while a newer band is on its way: it follows the middle by the ratio it last had to it. Null before there
+ * is a band.
+ */
+export function plannedMeanwhile(
+  { usableS, turnBackCharge }: Pick<Estimate, 'usableS' | 'turnBackCharge'>,
+  band: Pick<Band, 'usableS' | 'turnBackCharge'> | null,
+): Planned | null {
+  if (!band) return null;
+  const { p50, planned } = band.usableS;
+  return {
+    usableS: p50 > 0 ? (usableS.p50 * planned) / p50 : 0,
+    turnBackCharge: turnBackMeanwhile(turnBackCharge.p50, band.turnBackCharge),
+  };
+}
+
+/** The same of the charge alone; null where there was none, or is none now. */
+export function turnBackMeanwhile(
+  middleNow: number | null,
+  { p50, planned }: { readonly p50: number | null; readonly planned: number | null },
+): number | null {
+  if (middleNow === null || p50 === null || planned === null) return null;
+  return Math.min(1, (middleNow * planned) / p50);
 }

@@ -3,13 +3,13 @@ import { tallestThingM, usualCeilingM } from '../air/site';
 import { spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
-import { takeoffCharge } from '../battery/standing';
+import { gaugeOf } from '../battery/gauge';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
 import { countdownS, usualReturnHeightM } from '../reserve/returnHome';
 import { type Sentence, sentence, type TemplateValues } from '../units/sentence';
 import type { FlightEvent } from './events';
-import type { Reckoning } from './reckon';
 import type { EstimateRequest } from './request';
+import type { Simulation } from './simulate';
 
 export const batteryCautionCodes = ['frozen-pack', 'cold-pack', 'not-full', 'worn'] as const;
 export const flightCautionCodes = [
@@ -46,21 +46,15 @@ const worthACallS = 30;
 const stillMps = 2;
 
 /** What a pilot should be told beside the figure, most pressing first. Thresholds are common practice. */
-export function cautions(
-  request: EstimateRequest,
-  reckoning: Reckoning,
-  events: readonly FlightEvent[],
-  health: number,
-): Caution[] {
+export function cautions(request: EstimateRequest, simulation: Simulation): Caution[] {
   const found = [
     ...packTemperature(request),
-    ...standing(request),
-    ...wear(request, health),
-    ...wind(request, reckoning),
-    ...ownReturn(request, reckoning, events),
+    ...standing(request, simulation),
+    ...wear(request, simulation.health),
+    ...wind(request, simulation),
     ...reserve(request),
-    ...place(request, reckoning),
-    ...box(reckoning),
+    ...place(request, simulation),
+    ...box(simulation),
   ];
   return found.filter((item) => item !== false);
 }
@@ -75,8 +69,8 @@ function packTemperature({ battery, conditions }: EstimateRequest): Found {
   ];
 }
 
-function standing({ battery }: EstimateRequest): Found {
-  const leftCharge = takeoffCharge(battery, 1);
+function standing({ battery }: EstimateRequest, { takeoff, cells }: Simulation): Found {
+  const leftCharge = gaugeOf(takeoff.charge, cells.hidden);
   if (leftCharge >= notFullCharge) return [];
   const stoodDays = battery.daysSinceCharge ?? 0;
   return [
@@ -95,10 +89,10 @@ function wear({ battery }: EstimateRequest, healthFraction: number): Found {
   ];
 }
 
-function wind({ aircraft, conditions, flight }: EstimateRequest, reckoning: Reckoning): Found {
+function wind({ aircraft, conditions, flight }: EstimateRequest, simulation: Simulation): Found {
   const { speedMps, gustMps } = conditions.wind;
-  const air = reckoning.atmosphere(flight.heightM);
-  const cruise = reckoning.wayHome.find((leg) => leg.kind === 'cruise');
+  const air = simulation.atmosphere(flight.heightM);
+  const cruise = simulation.wayHome.find((leg) => leg.kind === 'cruise');
   const returnMps = spec(aircraft, 'returnSpeedMps');
   return [
     gustMps != null &&
@@ -121,23 +115,23 @@ function wind({ aircraft, conditions, flight }: EstimateRequest, reckoning: Reck
   ];
 }
 
-function ownReturn(
+/** Told where the planned turn back is known: how much later the aircraft's own call to return would come. */
+export function ownReturnCaution(
   { policy, flight }: EstimateRequest,
-  { atmosphere }: Reckoning,
+  { atmosphere }: Simulation,
   events: readonly FlightEvent[],
-): Found {
+): Caution[] {
   const prompt = events.find(({ kind }) => kind === 'own-return');
   const turnBack = events.find(({ kind }) => kind === 'turn-back');
   if (!prompt || !turnBack || isTestOnly(policy)) return [];
   const lateS = prompt.timeS + countdownS - turnBack.timeS;
+  if (!(lateS > worthACallS && atmosphere(flight.heightM).windMps > stillMps)) return [];
   return [
-    lateS > worthACallS &&
-      atmosphere(flight.heightM).windMps > stillMps &&
-      ofFlight(
-        'own-return-late',
-        'The aircraft’s own call to return reckons with still air: it sets off {lateS} after you should',
-        { lateS },
-      ),
+    ofFlight(
+      'own-return-late',
+      'The aircraft’s own call to return reckons with still air: it sets off {lateS} after you should',
+      { lateS },
+    ),
   ];
 }
 
@@ -160,7 +154,7 @@ function reserve({ aircraft, policy, conditions }: EstimateRequest): Found {
   ];
 }
 
-function place({ aircraft, flight, site }: EstimateRequest, { powertrain }: Reckoning): Found {
+function place({ aircraft, flight, site }: EstimateRequest, { powertrain }: Simulation): Found {
   const diameterM = rotorDiameterM(aircraft, powertrain.airframe);
   const returnHeightM = flight.returnHeightM ?? usualReturnHeightM;
   return [
@@ -200,7 +194,7 @@ function lowReturn(returnHeightM: number, tallestM: number | null, ceilingM: num
   );
 }
 
-function box({ box: { hoverTimeFinding } }: Reckoning): Found {
+function box({ hoverTimeFinding }: Simulation): Found {
   return [
     hoverTimeFinding !== null &&
       ofFlight('hover-time-odd', 'Look at {finding}', { finding: hoverTimeFinding }),

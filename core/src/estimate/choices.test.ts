@@ -1,14 +1,19 @@
 import { answered } from '../../fixtures/answered';
+import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { jayWith } from '../../fixtures/jay';
 import { toldInSi } from '../units/sentence';
-import { advice } from './advice';
+import { advice, adviceMeanwhile } from './advice';
+import { bandsOf } from './band';
 import { estimate } from './estimate';
 import { hoverOrMove } from './hoverOrMove';
 import type { EstimateRequest } from './request';
 import { usualWhatIfs, withWhatIf } from './whatIf';
 
-const estimated = (request: EstimateRequest) => answered(estimate(request));
-const adviceFor = (request: EstimateRequest) => advice(request, estimated(request));
+const estimated = (request: EstimateRequest) => answered(estimate(request, boxMiddle));
+const belief = boxDrawn(64);
+const plannedS = (request: EstimateRequest) => bandsOf([request], belief)[0]?.usableS.planned ?? Number.NaN;
+const adviceFor = (request: EstimateRequest) =>
+  advice(request, estimated(request), plannedS(request), belief);
 
 test('what to do about a pack says what it gains: the difference to a pack so treated', () => {
   const cold = jayWith({ battery: { startTemperatureC: 4 } });
@@ -18,8 +23,9 @@ test('what to do about a pack says what it gains: the difference to a pack so tr
 
   const stood = jayWith({ battery: { startCharge: 1, daysSinceCharge: 3 } });
   const [topUp] = adviceFor(stood);
-  const topped = estimated(jayWith({ battery: { startCharge: 0.99 } })).usableS.p50;
-  expect(topUp?.gainS).toBeCloseTo(topped - estimated(stood).usableS.p50, 6);
+  const topped = plannedS(jayWith({ battery: { startCharge: 0.99 } }));
+  expect(topUp?.gainS).toBeCloseTo(topped - plannedS(stood), 6);
+  expect(adviceMeanwhile(estimated(stood)).map(toldInSi)).toEqual(['Stood 3 days, about 78 % left']);
   expect(topUp && toldInSi(topUp)).toMatch(/^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/);
 });
 
@@ -77,8 +83,8 @@ test('a what-if changes one thing: a longer way home and a faster flight cost, a
 test('in still air a steady cruise outlasts a hover, moving slowly by less; in a stiff breeze slowly does not', () => {
   const still = { wind: { speedMps: 0, fromDeg: 0, readingHeightM: 2 } };
   const ratio = (conditions: Partial<EstimateRequest['conditions']>) => {
-    const { slowS, hoverS } = answered(hoverOrMove(jayWith({ conditions, flight: { farthestM: 0 } })));
-    return slowS / hoverS;
+    const { slow, hover } = hoverOrMove(jayWith({ conditions, flight: { farthestM: 0 } }));
+    return estimated(slow).usableS.p50 / estimated(hover).usableS.p50;
   };
   const lastsS = (
     part: { style: 'hover' } | { style: 'normal'; airspeedMps: number; reversalsPerMin: number },

@@ -1,9 +1,10 @@
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import type { Belief, World } from '../belief/belief';
+import { boxBattery } from '../belief/flightContext';
 import { timesAtCharges } from '../flight/drain';
 import type { Outcome } from '../units/outcome';
-import type { Draw } from './draws';
-import { boxBattery, type FlownStyleAndWayHome, flyBattery, styleAndWayHome } from './reckon';
 import type { EstimateRequest } from './request';
+import { type FlownStyleAndWayHome, simulateBattery, styleAndWayHome } from './simulate';
 
 /** What one draw makes of one battery's flight. Nothing can be spent where the draw makes the flight impossible. */
 export interface DrawnFlight {
@@ -11,8 +12,8 @@ export interface DrawnFlight {
   readonly touchdownS: number;
   /** The last moment that still comes home with what is held back. */
   readonly latestS: number;
-  /** The gauge at the turn back, 0–1. */
-  readonly turnBackCharge: number;
+  /** The gauge at the turn back, 0–1; null where even turning at take-off would be too late. */
+  readonly turnBackCharge: number | null;
   /** When the gauge passes each of `gaugeMarks`. */
   readonly gaugeTimesS: readonly number[];
 }
@@ -24,31 +25,31 @@ const impossible: DrawnFlight = {
   usableS: 0,
   touchdownS: 0,
   latestS: 0,
-  turnBackCharge: 1,
+  turnBackCharge: null,
   gaugeTimesS: gaugeMarks.map(() => 0),
 };
 
 /**
- * Flies every battery with every draw: by battery, then by draw. What depends only on aircraft, air, flight and type of
- * battery is reckoned once a draw for all batteries of the type. The key of it names whole values, so that a field somebody
- * adds parts batteries that differ in it, never mixes them.
+ * Flies every battery in every draw of a belief: by battery, then by draw. What depends only on aircraft, air, flight and
+ * type of battery is reckoned once a draw for all batteries of the type. The key of it names whole values, so that a field
+ * somebody adds parts batteries that differ in it, never mixes them.
  */
 export function drawnFlights(
   requests: readonly EstimateRequest[],
-  draws: readonly Draw[],
+  belief: Belief,
   marks: readonly number[] = gaugeMarks,
 ): DrawnFlight[][] {
   const types = requests.map((request) =>
     JSON.stringify([request.aircraft, request.conditions, request.flight, boxBattery(request)]),
   );
   const flights: DrawnFlight[][] = requests.map(() => []);
-  for (const draw of draws) {
+  for (const world of belief.draws) {
     const shared = new Map<string, Outcome<FlownStyleAndWayHome>>();
     requests.forEach((request, i) => {
       const type = types[i] as string;
-      const flown = shared.get(type) ?? styleAndWayHome(request, draw.coefficients);
+      const flown = shared.get(type) ?? styleAndWayHome(request, world);
       shared.set(type, flown);
-      flights[i]?.push(flown.ok ? drawnFlight(request, flown.value, draw, marks) : impossible);
+      flights[i]?.push(flown.ok ? drawnFlight(request, flown.value, world, marks) : impossible);
     });
   }
   return flights;
@@ -57,20 +58,20 @@ export function drawnFlights(
 function drawnFlight(
   request: EstimateRequest,
   flown: FlownStyleAndWayHome,
-  { coefficients }: Draw,
+  world: World,
   marks: readonly number[],
 ): DrawnFlight {
-  const reckoned = flyBattery(request, flown, coefficients);
-  if (!reckoned.ok) return impossible;
-  const { end, curve, pack } = reckoned.value;
+  const simulated = simulateBattery(request, flown, world);
+  if (!simulated.ok) return impossible;
+  const { end, curve, cells } = simulated.value;
   return {
     usableS: end.turnBack.timeS,
     touchdownS: end.touchdown.timeS,
     latestS: end.latest.timeS,
-    turnBackCharge: gaugeOf(end.turnBack.charge, pack.hidden),
+    turnBackCharge: gaugeOf(end.turnBack.charge, cells.hidden),
     gaugeTimesS: timesAtCharges(
       curve,
-      marks.map((gauge) => cellChargeOf(gauge, pack.hidden)),
+      marks.map((gauge) => cellChargeOf(gauge, cells.hidden)),
     ),
   };
 }

@@ -1,16 +1,15 @@
 import { densityAltitudeM } from '../air/densityAltitude';
+import { cellVoltageV } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
-import { cellVoltageV } from '../battery/pack';
-import { takeoffCharge } from '../battery/standing';
-import { healthOf } from '../battery/wear';
+import type { Basis, Belief } from '../belief/belief';
 import { meanPowerW } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
 import { type Caution, cautions } from './cautions';
-import { type FlightEvent, flightEvents } from './events';
+import { type FlightEvent, passedEvents } from './events';
 import { type LedgerLine, ledger } from './ledger';
-import { type Reckoning, reckon } from './reckon';
-import { type Coefficients, type EstimateRequest, flightProblem, usualCoefficients } from './request';
+import { type EstimateRequest, flightProblem } from './request';
+import { type Simulation, simulate } from './simulate';
 
 export interface CurvePoint {
   readonly timeS: number;
@@ -21,12 +20,14 @@ export interface CurvePoint {
   readonly powerW: number;
 }
 
-/** The answer for one battery, without the ledger: what a row of the Minutes view needs. */
+/** The middle flight of one battery, without the ledger: what stands at once, while its band is being reckoned. */
 export interface Estimate {
   readonly usableS: { readonly p50: number };
   readonly touchdownS: { readonly p50: number };
   /** The gauge at the turn back. */
   readonly turnBackCharge: { readonly p50: number };
+  readonly touchdownCharge: { readonly p50: number };
+  /** What is passed whatever is planned; the turn back and the planned minute are `asPlanned`’s. */
   readonly events: readonly FlightEvent[];
   readonly curve: readonly CurvePoint[];
   readonly power: { readonly hoverW: number; readonly meanW: number };
@@ -40,7 +41,7 @@ export interface Estimate {
   /** Gauge at take-off, after what it lost standing. */
   readonly takeoffCharge: number;
   readonly cautions: readonly Caution[];
-  readonly basis: { readonly source: 'box'; readonly flights: 0 };
+  readonly basis: Basis;
 }
 
 export interface EstimateWithLedger extends Estimate {
@@ -48,43 +49,39 @@ export interface EstimateWithLedger extends Estimate {
 }
 
 /** Estimates one battery for one flight. What cannot be flown comes back as a refusal with its reason. */
-export function estimate(
-  request: EstimateRequest,
-  coefficients: Coefficients = usualCoefficients,
-): Outcome<Estimate> {
-  const reckoned = reckonChecked(request, coefficients);
-  return reckoned.ok ? success(answer(request, reckoned.value, coefficients)) : reckoned;
+export function estimate(request: EstimateRequest, belief: Middle): Outcome<Estimate> {
+  const simulated = simulateChecked(request, belief);
+  return simulated.ok ? success(answer(request, simulated.value, belief)) : simulated;
 }
 
-/** The same with the ledger from the box to the minutes to spend, which costs some hundred more flights. */
-export function estimateWithLedger(
-  request: EstimateRequest,
-  coefficients: Coefficients = usualCoefficients,
-): Outcome<EstimateWithLedger> {
-  const reckoned = reckonChecked(request, coefficients);
-  if (!reckoned.ok) return reckoned;
+/** The same with the ledger from the box to the middle flight, which costs some hundred more flights. */
+export function estimateWithLedger(request: EstimateRequest, belief: Middle): Outcome<EstimateWithLedger> {
+  const simulated = simulateChecked(request, belief);
+  if (!simulated.ok) return simulated;
   return success({
-    ...answer(request, reckoned.value, coefficients),
-    ledger: ledger(request, reckoned.value, coefficients),
+    ...answer(request, simulated.value, belief),
+    ledger: ledger(request, simulated.value),
   });
 }
 
-function reckonChecked(request: EstimateRequest, coefficients: Coefficients): Outcome<Reckoning> {
+/** A middle estimate asks for no draws. */
+type Middle = Pick<Belief, 'basis' | 'middle'>;
+
+function simulateChecked(request: EstimateRequest, { middle }: Middle): Outcome<Simulation> {
   const problem = flightProblem(request.flight);
-  return problem ? { ok: false, refusal: problem } : reckon(request, coefficients);
+  return problem ? { ok: false, refusal: problem } : simulate(request, middle);
 }
 
-function answer(request: EstimateRequest, reckoning: Reckoning, coefficients: Coefficients): Estimate {
-  const { powertrain, atmosphere, round, end, pack } = reckoning;
+function answer(request: EstimateRequest, simulation: Simulation, { basis }: Middle): Estimate {
+  const { powertrain, atmosphere, round, end, cells, takeoff } = simulation;
   const air = atmosphere(request.flight.heightM);
-  const health = healthOf(request.battery, coefficients);
-  const events = flightEvents(request, reckoning, coefficients);
   return {
     usableS: { p50: end.turnBack.timeS },
     touchdownS: { p50: end.touchdown.timeS },
-    turnBackCharge: { p50: gaugeOf(end.turnBack.charge, pack.hidden) },
-    events,
-    curve: gaugeCurve(reckoning),
+    turnBackCharge: { p50: gaugeOf(end.turnBack.charge, cells.hidden) },
+    touchdownCharge: { p50: gaugeOf(end.touchdown.charge, cells.hidden) },
+    events: passedEvents(simulation, request.flight),
+    curve: gaugeCurve(simulation),
     power: {
       hoverW: gustyPowerW(powertrain, air, { airspeedMps: air.windMps }),
       meanW: meanPowerW(round),
@@ -95,14 +92,14 @@ function answer(request: EstimateRequest, reckoning: Reckoning, coefficients: Co
       gustAtHeightMps: air.gustMps,
       densityAltitudeM: densityAltitudeM(air.densityKgm3),
     },
-    health,
-    takeoffCharge: takeoffCharge(request.battery, coefficients.standingLossRatio),
-    cautions: cautions(request, reckoning, events, health),
-    basis: { source: 'box', flights: 0 },
+    health: simulation.health,
+    takeoffCharge: gaugeOf(takeoff.charge, cells.hidden),
+    cautions: cautions(request, simulation),
+    basis,
   };
 }
 
-function gaugeCurve({ curve, pack }: Reckoning): CurvePoint[] {
+function gaugeCurve({ curve, cells }: Simulation): CurvePoint[] {
   return curve.timeS.map((timeS, i) => {
     const [charge, packTemperatureC, powerW] = [curve.charge[i], curve.temperatureC[i], curve.powerW[i]] as [
       number,
@@ -111,8 +108,8 @@ function gaugeCurve({ curve, pack }: Reckoning): CurvePoint[] {
     ];
     return {
       timeS,
-      charge: gaugeOf(charge, pack.hidden),
-      cellVoltageV: cellVoltageV(pack, powerW, charge, packTemperatureC),
+      charge: gaugeOf(charge, cells.hidden),
+      cellVoltageV: cellVoltageV(cells, powerW, charge, packTemperatureC),
       packTemperatureC,
       powerW,
     };

@@ -1,15 +1,16 @@
 import { spec } from '../aircraft/aircraft';
+import { cellVoltageV } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
-import { cellVoltageV } from '../battery/pack';
 import { endOf, momentAtCharge, powerAtCharge } from '../flight/drain';
-import { ownReturnCharge, type Reckoning } from './reckon';
-import type { Coefficients, EstimateRequest } from './request';
+import type { FlightPlan } from './request';
+import { ownReturnCharge, type Simulation } from './simulate';
 
 export type EventKind =
   | 'take-off'
   | 'half'
   | 'low-warning'
   | 'own-return'
+  | 'planned-minute'
   | 'turn-back'
   | 'touch-down'
   | 'forced-landing'
@@ -24,38 +25,34 @@ export interface FlightEvent {
   readonly cellVoltageV: number;
 }
 
-/**
- * What happens in one flight, in order of time. Turn back and touch down are the plan's; the rest is what the aircraft
- * meets if the style is simply flown on until the motors stop.
- */
-export function flightEvents(
-  request: EstimateRequest,
-  reckoning: Reckoning,
-  coefficients: Coefficients,
-): FlightEvent[] {
-  const { curve, pack, end } = reckoning;
-  const start = gaugeOf(curve.charge[0] ?? 0, pack.hidden);
-  const ownReturn = ownReturnCharge(request, reckoning, coefficients);
-  const atGauge = (kind: EventKind, gauge: number): FlightEvent => {
-    const { timeS, charge, temperatureC } = momentAtCharge(curve, cellChargeOf(gauge, pack.hidden));
-    const volts = cellVoltageV(pack, powerAtCharge(curve, charge), charge, temperatureC);
-    return { kind, timeS, charge: gaugeOf(charge, pack.hidden), cellVoltageV: volts };
-  };
-  const last = endOf(curve);
+/** What the aircraft meets, in order of time, if the style is simply flown on until the motors stop. */
+export function passedEvents(simulation: Simulation, flight: FlightPlan): FlightEvent[] {
+  const { curve, cells, aircraft } = simulation;
+  const start = gaugeOf(curve.charge[0] ?? 0, cells.hidden);
+  const ownReturn = ownReturnCharge(simulation, curve, flight);
+  const passing = (kind: EventKind, gauge: number) => eventAtGauge(simulation, kind, gauge);
   const passed = [
-    atGauge('half', 0.5),
-    atGauge('low-warning', spec(request.aircraft, 'lowWarningCharge')),
-    ...(ownReturn === null ? [] : [atGauge('own-return', gaugeOf(ownReturn, pack.hidden))]),
-    atGauge('forced-landing', spec(request.aircraft, 'forcedLandingCharge')),
-    atGauge('empty', 0),
+    passing('half', 0.5),
+    passing('low-warning', spec(aircraft, 'lowWarningCharge')),
+    ...(ownReturn === null ? [] : [passing('own-return', gaugeOf(ownReturn, cells.hidden))]),
+    passing('forced-landing', spec(aircraft, 'forcedLandingCharge')),
+    passing('empty', 0),
   ].filter((event) => event.charge < start);
-  const turnGauge = gaugeOf(end.turnBack.charge, pack.hidden);
-  const events: FlightEvent[] = [
-    { ...atGauge('take-off', start), timeS: 0 },
+  const events = [
+    { ...passing('take-off', start), timeS: 0 },
     ...passed,
-    { ...atGauge('turn-back', turnGauge), timeS: end.turnBack.timeS },
-    { ...atGauge('touch-down', gaugeOf(end.touchdown.charge, pack.hidden)), timeS: end.touchdown.timeS },
-    atGauge('motors-out', gaugeOf(last?.charge ?? 0, pack.hidden)),
+    passing('motors-out', gaugeOf(endOf(curve)?.charge ?? 0, cells.hidden)),
   ];
-  return events.sort((a, b) => a.timeS - b.timeS);
+  return inOrder(events);
+}
+
+/** The moment the flight's gauge passes a reading. */
+export function eventAtGauge({ curve, cells }: Simulation, kind: EventKind, gauge: number): FlightEvent {
+  const { timeS, charge, temperatureC } = momentAtCharge(curve, cellChargeOf(gauge, cells.hidden));
+  const volts = cellVoltageV(cells, powerAtCharge(curve, charge), charge, temperatureC);
+  return { kind, timeS, charge: gaugeOf(charge, cells.hidden), cellVoltageV: volts };
+}
+
+export function inOrder(events: readonly FlightEvent[]): FlightEvent[] {
+  return [...events].sort((a, b) => a.timeS - b.timeS);
 }

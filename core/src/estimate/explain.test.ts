@@ -1,15 +1,17 @@
 import { answered } from '../../fixtures/answered';
+import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { type Change, jayWith } from '../../fixtures/jay';
 import { chemistries } from '../battery/battery';
 import { toldInSi } from '../units/sentence';
 import { estimate } from './estimate';
 import { explain } from './explain';
+import { estimateInFull } from './full';
 import { powerCurve } from './powerCurve';
 
 const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
 
 describe('power against airspeed', () => {
-  const curve = (change: Change = {}) => answered(powerCurve(jayWith(change)));
+  const curve = (change: Change = {}) => answered(powerCurve(jayWith(change), boxMiddle));
 
   test('as on the box: at the advertised speed a new battery lasts the advertised time, when nothing is hidden', () => {
     const { box } = curve({ aircraft: { hiddenCharge: 0 } });
@@ -22,7 +24,9 @@ describe('power against airspeed', () => {
     const { box } = curve({ aircraft: { hiddenCharge: 0 }, battery: { chemistry } });
     const advertised = box.points.find(({ airspeedMps }) => airspeedMps === 5.5);
     expect(Math.abs((advertised?.lastsS ?? 0) - 1860)).toBeLessThan(2);
-    expect(answered(estimate(jayWith({ battery: { chemistry } }))).power.hoverW).toBeGreaterThan(0);
+    expect(answered(estimate(jayWith({ battery: { chemistry } }), boxMiddle)).power.hoverW).toBeGreaterThan(
+      0,
+    );
   });
 
   test('it goes farthest faster than it lasts longest, and faster still against a wind (flight mechanics: the tangent)', () => {
@@ -45,7 +49,7 @@ describe('power against airspeed', () => {
   test('against more wind than it flies, nothing is farthest; a wind read too low is refused', () => {
     const wind = { speedMps: 20, gustMps: 20, fromDeg: 0, readingHeightM: 60 };
     expect(curve({ conditions: { wind } }).today.farthest).toBeNull();
-    const low = powerCurve(jayWith({ conditions: { roughnessM: 1 } }));
+    const low = powerCurve(jayWith({ conditions: { roughnessM: 1 } }), boxMiddle);
     expect(!low.ok && low.refusal.code).toBe('wind-reading-sheltered');
   });
 });
@@ -53,7 +57,10 @@ describe('power against airspeed', () => {
 describe('the numbers between the box and the minutes', () => {
   test('are those of the estimate: health, charge, temperatures, and the way home from turn back to touch-down', () => {
     const request = jayWith({ battery: { startCharge: 1, daysSinceCharge: 1, cycles: 150 } });
-    const [explained, estimated] = [answered(explain(request)), answered(estimate(request))];
+    const [explained, estimated] = [
+      answered(explain(request, boxMiddle)),
+      answered(estimate(request, boxMiddle)),
+    ];
     // By hand: 150 of 300 cycles take half of 20 %; a day takes 4 % off a full smart pack (common practice).
     for (const told of [explained, estimated]) {
       expect(told.health).toBeCloseTo(0.9, 9);
@@ -66,17 +73,18 @@ describe('the numbers between the box and the minutes', () => {
   });
 
   test('the wind grows by the log law from the reading to the height (by hand: ln(60/0.03)/ln(2/0.03) = 1.81)', () => {
-    expect(answered(explain(jayWith({}))).windGrowthRatio).toBeCloseTo(1.81, 2);
-    expect(answered(explain(jayWith({ conditions: { wind: calm } }))).windGrowthRatio).toBe(1);
+    expect(answered(explain(jayWith({}), boxMiddle)).windGrowthRatio).toBeCloseTo(1.81, 2);
+    expect(answered(explain(jayWith({ conditions: { wind: calm } }), boxMiddle)).windGrowthRatio).toBe(1);
   });
 
   test('what cannot be flown is refused here too', () => {
-    expect(explain(jayWith({ battery: { startCharge: 0.2 } })).ok).toBe(false);
+    expect(explain(jayWith({ battery: { startCharge: 0.2 } }), boxMiddle).ok).toBe(false);
   });
 });
 
 describe('cautions', () => {
-  const codes = (change: Change) => answered(estimate(jayWith(change))).cautions.map(({ code }) => code);
+  const codes = (change: Change) =>
+    answered(estimate(jayWith(change), boxMiddle)).cautions.map(({ code }) => code);
   const near = { flight: { farthestM: 20 }, conditions: { wind: calm } };
 
   test('a mild day close by has none', () => {
@@ -94,13 +102,17 @@ describe('cautions', () => {
     ['test-only', { ...near, policy: { kind: 'empty' } }],
     ['hover-time-odd', { ...near, aircraft: { advertisedHoverTimeS: 2400 } }],
     ['slow-way-home', {}],
-    ['own-return-late', {}],
     [
       'gust-over-return-speed',
       { conditions: { wind: { speedMps: 3, gustMps: 8, fromDeg: 60, readingHeightM: 2 } } },
     ],
   ])('%s where it is due', (code, change) => {
     expect(codes(change)).toContain(code);
+  });
+
+  test('that its own call comes too late is told where it is known when to turn', () => {
+    const planned = answered(estimateInFull(jayWith({}), boxDrawn(16)));
+    expect(planned.cautions.map(({ code }) => code)).toEqual([...codes({}), 'own-return-late']);
   });
 
   // Manuals of smart packs ask for 15 to 20 °C before lift-off in the cold, at least 15 (common practice).
@@ -112,7 +124,9 @@ describe('cautions', () => {
   });
 
   test('a pack that stood names the days and what is left', () => {
-    const outcome = answered(estimate(jayWith({ ...near, battery: { startCharge: 1, daysSinceCharge: 4 } })));
+    const outcome = answered(
+      estimate(jayWith({ ...near, battery: { startCharge: 1, daysSinceCharge: 4 } }), boxMiddle),
+    );
     expect(outcome.cautions.map(toldInSi)).toContain('Stood 4 days, about 69 % left');
   });
 });

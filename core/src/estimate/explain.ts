@@ -1,15 +1,15 @@
 import { stillAir } from '../air/conditions';
 import { usualRoughnessM } from '../air/roughness';
+import { gaugeOf } from '../battery/gauge';
 import { chemistryOf } from '../battery/openCircuit';
 import { resistanceOhm } from '../battery/resistance';
-import { takeoffCharge } from '../battery/standing';
-import { healthOf } from '../battery/wear';
+import type { Belief } from '../belief/belief';
 import { boxDensityKgm3, boxTemperatureC } from '../flight/box';
 import { endOf } from '../flight/drain';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
-import { reckon } from './reckon';
-import { type EstimateRequest, usualCoefficients } from './request';
+import type { EstimateRequest } from './request';
+import { simulate } from './simulate';
 
 /** The numbers between the box and the minutes, for the page that explains them. */
 export interface Explanation {
@@ -35,11 +35,11 @@ export interface Explanation {
   readonly wayHomeGroundMps: number;
 }
 
-export function explain(request: EstimateRequest): Outcome<Explanation> {
-  const reckoned = reckon(request, usualCoefficients);
-  if (!reckoned.ok) return reckoned;
+export function explain(request: EstimateRequest, { middle }: Pick<Belief, 'middle'>): Outcome<Explanation> {
+  const simulated = simulate(request, middle);
+  if (!simulated.ok) return simulated;
   const { aircraft, battery, conditions, flight } = request;
-  const { powertrain, pack, atmosphere, curve, wayHome } = reckoned.value;
+  const { powertrain, cells, atmosphere, curve, wayHome, health, takeoff } = simulated.value;
   const startC = battery.startTemperatureC ?? conditions.airTemperatureC;
   const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
   const { speedMps } = conditions.wind;
@@ -51,13 +51,13 @@ export function explain(request: EstimateRequest): Outcome<Explanation> {
     electronicsW: powertrain.airframe.auxiliaryPowerW,
     labelWh: (battery.ratedCapacityMah / 1000) * battery.nominalVoltageV,
     chemistry: chemistryOf(battery),
-    health: healthOf(battery, usualCoefficients),
-    takeoffCharge: takeoffCharge(battery, usualCoefficients.standingLossRatio),
-    hiddenCharge: pack.hidden,
+    health,
+    takeoffCharge: gaugeOf(takeoff.charge, cells.hidden),
+    hiddenCharge: cells.hidden,
     startC,
     endC: endOf(curve)?.temperatureC ?? startC,
-    startOhm: resistanceOhm(pack.resistance, 0.9, startC),
-    warmOhm: pack.resistance.warmOhm,
+    startOhm: resistanceOhm(cells.resistance, 0.9, startC),
+    warmOhm: cells.resistance.warmOhm,
     wayHome: wayHome.map(({ kind, durationS, powerW }) => ({ kind, durationS, powerW })),
     wayHomeS: wayHome.reduce((sum, leg) => sum + leg.durationS, 0),
     wayHomeGroundMps: wayHome.find(({ kind }) => kind === 'cruise')?.groundMps ?? 0,

@@ -1,19 +1,17 @@
+import { type Belief, usualDraws } from '../belief/belief';
 import { type Outcome, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import { asPlanned } from './asPlanned';
 import { type Band, bandOf } from './band';
 import { drawnFlights } from './drawnFlights';
-import { drawCoefficients, usualDraws, usualSeed } from './draws';
 import { type EstimateWithLedger, estimateWithLedger } from './estimate';
+import { withDoubt } from './ledger';
 import type { EstimateRequest } from './request';
 
-/** The whole answer: middle values with their band, ledger, events, curve, cautions, and what would narrow the band. */
-export interface FullEstimate extends Omit<EstimateWithLedger, 'usableS' | 'touchdownS' | 'turnBackCharge'> {
-  readonly usableS: Band['usableS'] & { readonly p50: number };
-  readonly touchdownS: Band['touchdownS'] & { readonly p50: number };
-  readonly turnBackCharge: Band['turnBackCharge'] & { readonly p50: number };
-  readonly chanceBelowReserve: number;
-  readonly chanceImpossible: number;
-  readonly sensitivity: Band['sensitivity'];
+/** The whole answer: what is planned with its band, ledger, events, curve, cautions, and what would gain minutes. */
+export interface FullEstimate
+  extends Omit<EstimateWithLedger, 'usableS' | 'touchdownS' | 'turnBackCharge'>,
+    Omit<Band, 'curve'> {
   readonly curveBand: Band['curve'];
 }
 
@@ -22,28 +20,32 @@ export const drawRanges = {
   seed: { label: 'Seed', unit: '', siPerUnit: 1, min: 0, max: 4_294_967_295, step: 1, whole: true },
 } as const satisfies Record<string, Quantity>;
 
-/** Estimates one battery with its band, from 512 seeded draws unless told otherwise. The same seed, the same answer. */
-export function estimateInFull(
-  request: EstimateRequest,
-  { draws = usualDraws, seed = usualSeed }: { readonly draws?: number; readonly seed?: number } = {},
-): Outcome<FullEstimate> {
-  const middle = estimateWithLedger(request);
-  if (!middle.ok) return middle;
-  const drawn = drawCoefficients(draws, seed);
-  const [flights = []] = drawnFlights([request], drawn);
-  const confidence = request.policy.confidence ?? undefined;
-  return success(withBand(middle.value, bandOf(middle.value, flights, drawn, confidence)));
+/** What a request leaves open of the draws. */
+export function drawCountOf({
+  draws,
+  seed,
+}: {
+  readonly draws?: number | null;
+  readonly seed?: number | null;
+}) {
+  return { draws: draws ?? usualDraws.draws, seed: seed ?? usualDraws.seed };
 }
 
-function withBand(middle: EstimateWithLedger, band: Band): FullEstimate {
-  return {
-    ...middle,
-    usableS: { ...band.usableS, p50: middle.usableS.p50 },
-    touchdownS: { ...band.touchdownS, p50: middle.touchdownS.p50 },
-    turnBackCharge: { ...band.turnBackCharge, p50: middle.turnBackCharge.p50 },
-    chanceBelowReserve: band.chanceBelowReserve,
-    chanceImpossible: band.chanceImpossible,
-    sensitivity: band.sensitivity,
-    curveBand: band.curve,
-  };
+/** Estimates one battery with its band, from the draws of a belief. The same belief, the same answer. */
+export function estimateInFull(request: EstimateRequest, belief: Belief): Outcome<FullEstimate> {
+  const middle = estimateWithLedger(request, belief);
+  if (!middle.ok) return middle;
+  const [flights = []] = drawnFlights([request], belief);
+  const { curve: curveBand, ...band } = bandOf(middle.value, flights, belief, request.policy);
+  const plan = { usableS: band.usableS.planned, turnBackCharge: band.turnBackCharge.planned };
+  const planned = asPlanned(request, belief, plan);
+  if (!planned.ok) return planned;
+  return success({
+    ...middle.value,
+    ...band,
+    curveBand,
+    ledger: withDoubt(middle.value.ledger, middle.value.usableS.p50, plan.usableS),
+    events: planned.value.events,
+    cautions: [...middle.value.cautions, ...planned.value.cautions],
+  });
 }

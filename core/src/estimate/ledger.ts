@@ -1,17 +1,16 @@
 import type { Atmosphere } from '../air/conditions';
 import type { Battery } from '../battery/battery';
-import { cellChargeOf } from '../battery/gauge';
-import { packOf } from '../battery/pack';
-import { takeoffCharge } from '../battery/standing';
-import { boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
+import { cellsOf } from '../battery/cells';
+import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import { asSold, boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
 import { momentAtCharge } from '../flight/drain';
 import { flyRounds, type PowerLeg } from '../flight/legs';
 import { stylePowerW } from '../flight/powertrain';
 import { roundToSum } from '../statistics/roundToSum';
 import { shapleyValues } from '../statistics/shapley';
 import { toldInSi } from '../units/sentence';
-import { flownRound, type Reckoning } from './reckon';
-import type { Coefficients, EstimateRequest } from './request';
+import type { EstimateRequest } from './request';
+import { flownRound, type Simulation } from './simulate';
 
 /** The physical causes, in the order they are shown; then what the pilot keeps. */
 export const physicalCauses = [
@@ -25,7 +24,7 @@ export const physicalCauses = [
   'hidden',
 ] as const;
 export type PhysicalCause = (typeof physicalCauses)[number];
-export type Cause = PhysicalCause | 'held-back' | 'way-home';
+export type Cause = PhysicalCause | 'held-back' | 'way-home' | 'doubt';
 
 export interface LedgerLine {
   readonly cause: Cause;
@@ -33,32 +32,40 @@ export interface LedgerLine {
 }
 
 /**
- * From the minutes on the box to the minutes to spend, cause by cause. Each physical cause gets its Shapley value over
+ * From the minutes on the box to those of the middle flight, cause by cause. Each physical cause gets its Shapley value over
  * all orders of switching the causes on, so none depends on an order; what is held back and the way home come last.
  * The box plus all lines is the usable time, to the second. Signs may be either.
  */
-export function ledger(
-  request: EstimateRequest,
-  reckoning: Reckoning,
-  coefficients: Coefficients,
-): LedgerLine[] {
+export function ledger(request: EstimateRequest, simulation: Simulation): LedgerLine[] {
   const causes = physicalCauses.filter((cause) => cause !== 'other-pack' || flownWithOtherPack(request));
-  const enduranceS = enduranceWith(causes, request, reckoning, coefficients);
+  const enduranceS = enduranceWith(causes, request, simulation);
   const boxS = request.aircraft.advertisedFlightTimeS;
   // A box whose two times contradict each other was solved for the thirstier: what that takes belongs to the style.
   const contradictionS = enduranceS(0) - boxS;
   const physical = shapleyValues(causes.length, enduranceS).map((seconds, i) =>
     causes[i] === 'style' ? seconds + contradictionS : seconds,
   );
-  const { turnBack, touchdown } = reckoning.end;
+  const { turnBack, touchdown } = simulation.end;
   const untilEmptyS = boxS + physical.reduce((a, b) => a + b, 0);
-  const untilReserveS = momentAtCharge(reckoning.curve, touchdown.charge).timeS;
+  const untilReserveS = momentAtCharge(simulation.curve, touchdown.charge).timeS;
   const parts = [...physical, untilReserveS - untilEmptyS, turnBack.timeS - untilReserveS];
   const seconds = roundToSum(parts, Math.round(turnBack.timeS) - boxS);
   return [...causes, 'held-back' as const, 'way-home' as const].map((cause, i) => ({
     cause,
     seconds: seconds[i] as number,
   }));
+}
+
+/**
+ * The ledger led on to the minutes to plan on: what is kept for doubt is its last line, so box and lines make the planned
+ * minutes to the second.
+ */
+export function withDoubt(
+  lines: readonly LedgerLine[],
+  middleS: number,
+  plannedS: number,
+): readonly LedgerLine[] {
+  return [...lines, { cause: 'doubt', seconds: Math.round(plannedS) - Math.round(middleS) }];
 }
 
 function flownWithOtherPack({ aircraft, battery }: EstimateRequest): boolean {
@@ -74,42 +81,42 @@ function flownWithOtherPack({ aircraft, battery }: EstimateRequest): boolean {
 function enduranceWith(
   causes: readonly PhysicalCause[],
   request: EstimateRequest,
-  reckoning: Reckoning,
-  coefficients: Coefficients,
+  simulation: Simulation,
 ): (present: number) => number {
   const bits = (...wanted: PhysicalCause[]) =>
     causes.reduce((mask, cause, i) => (wanted.includes(cause) ? mask | (1 << i) : mask), 0);
   const [style, thin, wind] = [bits('style'), bits('air'), bits('wind')];
   const [wear, other, cold] = [bits('wear'), bits('other-pack'), bits('temperature')];
   const [notFull, hidden] = [bits('not-full'), bits('hidden')];
-  const atTakeoff = takeoffCharge(request.battery, coefficients.standingLossRatio);
-  const airC = request.conditions.airTemperatureC;
+  const { airC, coefficients, takeoff } = simulation;
+  const atTakeoff = gaugeOf(takeoff.charge, simulation.cells.hidden);
   const roundWith = remember(style | thin | wind, (on) =>
-    roundOf(request, reckoning, coefficients, {
+    roundOf(request, simulation, {
       style: (on & style) > 0,
       thin: (on & thin) > 0,
       wind: (on & wind) > 0,
     }),
   );
   const packWith = remember(wear | other, (on) =>
-    packOf(
+    cellsOf(
       batteryWith(request, { worn: (on & wear) > 0, other: (on & other) > 0 }),
+      on & wear ? simulation.health : asSold,
       request.aircraft.hiddenCharge ?? null,
       coefficients,
     ),
   );
   const curveWith = remember(~hidden, (on) => {
-    const pack = packWith(on);
-    return flyRounds(pack, roundWith(on), on & cold ? airC : boxTemperatureC, {
+    const cells = packWith(on);
+    return flyRounds(cells, roundWith(on), on & cold ? airC : boxTemperatureC, {
       timeS: 0,
-      charge: on & notFull ? cellChargeOf(atTakeoff, pack.hidden) : 1,
+      charge: on & notFull ? cellChargeOf(atTakeoff, cells.hidden) : 1,
       temperatureC: on & cold ? (request.battery.startTemperatureC ?? airC) : boxTemperatureC,
     });
   });
   return (present) => {
     const curve = curveWith(present);
     if (curve.timeS.length === 0) return 0;
-    return momentAtCharge(curve, present & hidden ? reckoning.pack.hidden : 0).timeS;
+    return momentAtCharge(curve, present & hidden ? simulation.cells.hidden : 0).timeS;
   };
 }
 
@@ -119,9 +126,9 @@ interface PackCauses {
 }
 
 function batteryWith({ aircraft, battery }: EstimateRequest, on: PackCauses): Battery {
-  const pack = on.worn ? battery : newBattery(battery);
-  if (on.other) return pack;
-  return { ...pack, ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah };
+  const cells = on.worn ? battery : newBattery(battery);
+  if (on.other) return cells;
+  return { ...cells, ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah };
 }
 
 interface PowerCauses {
@@ -132,10 +139,10 @@ interface PowerCauses {
 
 function roundOf(
   { aircraft, flight }: EstimateRequest,
-  { powertrain, atmosphere }: Reckoning,
-  coefficients: Coefficients,
+  simulation: Simulation,
   on: PowerCauses,
 ): readonly PowerLeg[] {
+  const { atmosphere, powertrain } = simulation;
   const air: Atmosphere = (heightM) => {
     const there = atmosphere(heightM);
     return {
@@ -146,7 +153,7 @@ function roundOf(
     };
   };
   if (on.style) {
-    const round = flownRound({ aircraft, flight }, powertrain, air, coefficients);
+    const round = flownRound({ ...simulation, atmosphere: air }, flight);
     if (!round.ok) throw new Error(toldInSi(round.refusal));
     return round.value;
   }

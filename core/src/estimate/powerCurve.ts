@@ -1,13 +1,14 @@
-import { atmosphereOver, stillAir } from '../air/conditions';
+import { stillAir } from '../air/conditions';
 import { maxAirspeedMps } from '../aircraft/aircraft';
+import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
-import { type Pack, packOf } from '../battery/pack';
-import { boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
+import type { Belief } from '../belief/belief';
+import { flightContext } from '../belief/flightContext';
+import { asSold, boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
 import { drain, momentAtCharge } from '../flight/drain';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
-import { boxOf, stateAtTakeoff } from './reckon';
-import { type EstimateRequest, usualCoefficients } from './request';
+import type { EstimateRequest } from './request';
 
 /** Power and minutes to gauge 0 % at one airspeed held all the time. */
 export interface AtAirspeed {
@@ -35,15 +36,16 @@ export interface PowerCurve {
 const stepMps = 0.25;
 
 /** Power against airspeed, as on the box and today; the two speeds a pilot should know stand at its least and its tangent. */
-export function powerCurve(request: EstimateRequest): Outcome<PowerCurve> {
-  const { aircraft, battery, flight, conditions } = request;
-  const box = boxOf(request, usualCoefficients);
-  if (!box.ok) return box;
-  const atmosphere = atmosphereOver(conditions, usualCoefficients);
-  if (!atmosphere.ok) return atmosphere;
+export function powerCurve(
+  request: EstimateRequest,
+  { middle }: Pick<Belief, 'middle'>,
+): Outcome<PowerCurve> {
+  const { aircraft, battery, flight } = request;
+  const context = flightContext(request, middle);
+  if (!context.ok) return context;
+  const { powertrain, atmosphere, cells, takeoff, airC, coefficients } = context.value;
   const topMps = maxAirspeedMps(aircraft, 'fast');
   const speeds = Array.from({ length: Math.floor(topMps / stepMps) + 1 }, (_, i) => i * stepMps);
-  const hidden = aircraft.hiddenCharge ?? null;
   const curve = (
     powerAt: (airspeedMps: number) => number,
     lastsS: (powerW: number) => number,
@@ -56,13 +58,10 @@ export function powerCurve(request: EstimateRequest): Outcome<PowerCurve> {
       }),
       windMps,
     );
-  const { powertrain } = box.value;
   const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
-  const air = atmosphere.value(flight.heightM);
-  const fresh = packOf(newBattery(battery), hidden, usualCoefficients);
-  const pack = packOf(battery, hidden, usualCoefficients);
+  const air = atmosphere(flight.heightM);
+  const fresh = cellsOf(newBattery(battery), asSold, aircraft.hiddenCharge ?? null, coefficients);
   const full = { timeS: 0, charge: 1, temperatureC: boxTemperatureC };
-  const start = stateAtTakeoff(request, pack, usualCoefficients);
   return success({
     box: curve(
       (airspeedMps) => gustyPowerW(powertrain, boxAir, { airspeedMps }),
@@ -71,21 +70,16 @@ export function powerCurve(request: EstimateRequest): Outcome<PowerCurve> {
     ),
     today: curve(
       (airspeedMps) => gustyPowerW(powertrain, air, { airspeedMps }),
-      (powerW) => untilGaugeZeroS(pack, powerW, conditions.airTemperatureC, start),
+      (powerW) => untilGaugeZeroS(cells, powerW, airC, takeoff),
       air.windMps,
     ),
     windMps: air.windMps,
   });
 }
 
-function untilGaugeZeroS(
-  pack: Pack,
-  powerW: number,
-  airC: number,
-  start: { readonly timeS: number; readonly charge: number; readonly temperatureC: number },
-): number {
-  const curve = drain(pack, powerW, airC, start);
-  return curve.timeS.length === 0 ? 0 : momentAtCharge(curve, cellChargeOf(0, pack.hidden)).timeS;
+function untilGaugeZeroS(cells: Cells, powerW: number, airC: number, start: CellState): number {
+  const curve = drain(cells, powerW, airC, start);
+  return curve.timeS.length === 0 ? 0 : momentAtCharge(curve, cellChargeOf(0, cells.hidden)).timeS;
 }
 
 function marked(points: readonly AtAirspeed[], headwindMps: number): AirspeedCurve {

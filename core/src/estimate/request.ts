@@ -1,15 +1,12 @@
-import { airPriors, type Conditions, conditionsRanges, windRanges } from '../air/conditions';
+import { conditionsRanges, windRanges } from '../air/conditions';
 import type { Site } from '../air/site';
-import { type Aircraft, aircraftRanges } from '../aircraft/aircraft';
-import { airframePriors } from '../aircraft/airframe';
-import { type Battery, batteryRanges } from '../battery/battery';
-import { packPriors } from '../battery/pack';
-import { boxPriors } from '../flight/box';
+import { aircraftRanges } from '../aircraft/aircraft';
+import { batteryRanges } from '../battery/battery';
+import type { Flown } from '../belief/flightContext';
 import { type FlightLeg, flightLegRanges } from '../flight/flightLegs';
-import { type StyleShare, stylePriors, styleShareRanges } from '../flight/styles';
+import { type StyleShare, styleShareRanges } from '../flight/styles';
 import { type Policy, policyRanges } from '../reserve/policy';
-import { positionRanges, returnPriors } from '../reserve/returnHome';
-import { nominal, type ValuesOf } from '../units/assumed';
+import { positionRanges } from '../reserve/returnHome';
 import type { Refusal } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { sentence } from '../units/sentence';
@@ -28,10 +25,7 @@ export interface FlightPlan {
 }
 
 /** Everything an estimate depends on; see docs/METHOD.md. */
-export interface EstimateRequest {
-  readonly aircraft: Aircraft;
-  readonly battery: Battery;
-  readonly conditions: Conditions;
+export interface EstimateRequest extends Flown {
   readonly flight: FlightPlan;
   readonly policy: Policy;
   /** For cautions only: the minutes do not depend on it. */
@@ -57,18 +51,6 @@ export const ranges = {
   flightLeg: flightLegRanges,
   policy: policyRanges,
 } as const;
-
-/** Every assumed constant of the model with its spread, gathered from beside the laws; the weightiest first. */
-export const priors = {
-  ...boxPriors,
-  ...airPriors,
-  ...stylePriors,
-  ...packPriors,
-  ...airframePriors,
-  ...returnPriors,
-} as const;
-export type Coefficients = ValuesOf<typeof priors>;
-export const usualCoefficients: Coefficients = nominal(priors);
 
 /** A flight is a mix or a round of legs, and the shares of a mix fill it: what is wrong, or null. */
 export function flightProblem({ mix, legs }: Pick<FlightPlan, 'mix' | 'legs'>): Refusal | null {

@@ -3,8 +3,8 @@ import type { Aircraft } from '../aircraft/aircraft';
 import { type Airframe, type AirframeCoefficients, airframeOf } from '../aircraft/airframe';
 import { type Airflow, rotorPowerW } from '../aircraft/rotorPower';
 import { type Battery, labelEnergyWh } from '../battery/battery';
+import { type CellCoefficients, type Cells, capacityAh, cellsOf } from '../battery/cells';
 import { openCircuitV } from '../battery/openCircuit';
-import { capacityAh, type Pack, type PackCoefficients, packOf } from '../battery/pack';
 import { solveBetween, solveNear } from '../statistics/solve';
 import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
@@ -25,12 +25,13 @@ export const boxPriors = {
     value: 1,
     spread: 0.07,
     kind: 'relative',
+    scope: 'aircraft',
     because:
       'assumed: one aircraft and its propellers against the one that was advertised, and how the time was taken and rounded',
     betterBy: 'hover-test',
   },
 } as const satisfies Record<string, Assumed>;
-export type BoxCoefficients = AirframeCoefficients & PackCoefficients & ValuesOf<typeof boxPriors>;
+export type BoxCoefficients = AirframeCoefficients & CellCoefficients & ValuesOf<typeof boxPriors>;
 
 /** Why the two times on a box do not go together. */
 export type HoverTimeFinding = Sentence<'both-hovers' | 'hover-too-long' | 'no-drag-explains'>;
@@ -54,8 +55,8 @@ export function solveBox(
   battery: Battery,
   coefficients: BoxCoefficients,
 ): Outcome<SolvedBox> {
-  const pack = packOf(battery, aircraft.hiddenCharge ?? null, coefficients);
-  const powerFor = (durationS: number) => powerForDurationW(pack, durationS * coefficients.boxTimeRatio);
+  const cells = cellsOf(battery, asSold, aircraft.hiddenCharge ?? null, coefficients);
+  const powerFor = (durationS: number) => powerForDurationW(cells, durationS * coefficients.boxTimeRatio);
   const cruiseW = powerFor(aircraft.advertisedFlightTimeS);
   if (cruiseW === null) return impossibleTime(aircraft, battery);
   const guessed = airframeOf(aircraft, coefficients);
@@ -63,17 +64,24 @@ export function solveBox(
   const airframe = isFinding(fitted) ? guessed : fitted;
   const cruiseScale = scaleFor(airframe, aircraft.advertisedSpeedMps, cruiseW);
   const lastsS = (bound: number) =>
-    enduranceS(pack, electricalPowerW({ airframe, scale: bound }, boxFlow(aircraft.advertisedSpeedMps)));
+    enduranceS(cells, electricalPowerW(asTheBox(airframe, bound), boxFlow(aircraft.advertisedSpeedMps)));
   if (!(cruiseScale >= scaleBounds.least)) return tooGood(aircraft, battery, lastsS(scaleBounds.least));
   if (!(cruiseScale <= scaleBounds.most)) return tooPoor(aircraft, battery, lastsS(scaleBounds.most));
   if (!isFinding(fitted)) {
-    return success({ powertrain: { airframe, scale: cruiseScale }, hoverTimeFinding: null });
+    return success({ powertrain: asTheBox(airframe, cruiseScale), hoverTimeFinding: null });
   }
   const hoverW = powerFor(aircraft.advertisedHoverTimeS as number);
   const hoverScale = hoverW === null ? Number.POSITIVE_INFINITY : scaleFor(airframe, 0, hoverW);
   if (!(hoverScale <= scaleBounds.most)) return impossibleHover(aircraft);
   const scale = Math.max(cruiseScale, hoverScale);
-  return success({ powertrain: { airframe, scale }, hoverTimeFinding: fitted });
+  return success({ powertrain: asTheBox(airframe, scale), hoverTimeFinding: fitted });
+}
+
+/** Health of the pack the box was measured with. */
+export const asSold = 1;
+
+function asTheBox(airframe: Airframe, scale: number): Powertrain {
+  return { airframe, scale, flightRatio: 1 };
 }
 
 /** The pack the box was measured with: the same type, new, just charged full, and at the box's temperature. */
@@ -93,26 +101,26 @@ export function newBattery(battery: Battery): Battery {
  * The constant power that empties a full pack in a given time, W; null when none does. Time falls a little faster than
  * 1/power, so in logarithms the miss is nearly straight.
  */
-function powerForDurationW(pack: Pack, durationS: number): number | null {
-  const miss = (logPower: number) => Math.log(enduranceS(pack, Math.exp(logPower)) / durationS);
+function powerForDurationW(cells: Cells, durationS: number): number | null {
+  const miss = (logPower: number) => Math.log(enduranceS(cells, Math.exp(logPower)) / durationS);
   const labelW =
-    (capacityAh(pack, boxTemperatureC) * openCircuitV(pack.restVoltagesV, 0.5) * pack.cellCount * 3600) /
+    (capacityAh(cells, boxTemperatureC) * openCircuitV(cells.restVoltagesV, 0.5) * cells.cellCount * 3600) /
     durationS;
-  const guess = Math.log(labelW * (1 - sagShare(pack, labelW)));
+  const guess = Math.log(labelW * (1 - sagShare(cells, labelW)));
   const logPower = solveNear(miss, guess, -1.05, 1e-3) ?? solveBetween(miss, guess - 1.2, guess + 0.3, 1e-6);
   return logPower === null || !Number.isFinite(logPower) ? null : Math.exp(logPower);
 }
 
 /** The share of the rest voltage that is lost in the cells at a power, half charged. */
-function sagShare(pack: Pack, powerW: number): number {
-  const restV = openCircuitV(pack.restVoltagesV, 0.5);
-  const ampere = powerW / pack.cellCount / restV;
-  return Math.min(0.3, (ampere * pack.resistance.warmOhm) / restV);
+function sagShare(cells: Cells, powerW: number): number {
+  const restV = openCircuitV(cells.restVoltagesV, 0.5);
+  const ampere = powerW / cells.cellCount / restV;
+  return Math.min(0.3, (ampere * cells.resistance.warmOhm) / restV);
 }
 
-function enduranceS(pack: Pack, powerW: number): number {
+function enduranceS(cells: Cells, powerW: number): number {
   const full = { timeS: 0, charge: 1, temperatureC: boxTemperatureC };
-  return endOf(drain(pack, powerW, boxTemperatureC, full))?.timeS ?? 0;
+  return endOf(drain(cells, powerW, boxTemperatureC, full))?.timeS ?? 0;
 }
 
 function scaleFor(airframe: Airframe, airspeedMps: number, electricalW: number): number {

@@ -1,12 +1,12 @@
 import {
+  type CellState,
+  type Cells,
   capacityAh,
+  cellHeatW,
   currentA,
   emptyCellVoltageV,
   loadCurrentA,
-  type Pack,
-  type PackState,
-  packHeatW,
-} from '../battery/pack';
+} from '../battery/cells';
 import { warmedC } from '../battery/thermal';
 
 /**
@@ -34,24 +34,24 @@ const finestStep = 0.0001;
  * dt/dcharge = −Q(T)/I. So the number of steps is bounded by the charge whatever the power. Midpoint rule; the pack's
  * temperature is solved exactly within a step. Empty when the pack cannot even start.
  */
-export function drain(pack: Pack, powerW: number, airC: number, start: PackState): DrainCurve {
+export function drain(cells: Cells, powerW: number, airC: number, start: CellState): DrainCurve {
   const curve = emptyCurve();
   let { timeS, charge, temperatureC } = start;
-  let ampere = currentA(pack, powerW, charge, temperatureC);
-  const emptyA = powerW / (emptyCellVoltageV * pack.cellCount);
+  let ampere = currentA(cells, powerW, charge, temperatureC);
+  const emptyA = powerW / (emptyCellVoltageV * cells.cellCount);
   if (ampere === 0) return curve;
   note(curve, timeS, charge, temperatureC, powerW);
   let longestStep = chargeStep;
   while (charge > 0 && longestStep > finestStep) {
     const step = Math.min(longestStep, stepToGrid(charge));
-    const halfS = ((step / 2) * 3600 * capacityAh(pack, temperatureC)) / ampere;
-    const heatW = packHeatW(pack, powerW, charge, ampere);
-    const halfC = warmedC(pack.thermals, temperatureC, airC, heatW, halfS);
-    const middleA = loadCurrentA(pack, powerW, charge - step / 2, halfC);
-    const durationS = middleA > 0 ? (step * 3600 * capacityAh(pack, halfC)) / middleA : 0;
-    const middleHeatW = packHeatW(pack, powerW, charge - step / 2, middleA);
-    const endC = warmedC(pack.thermals, temperatureC, airC, middleHeatW, durationS);
-    const endA = middleA > 0 ? loadCurrentA(pack, powerW, charge - step, endC) : 0;
+    const halfS = ((step / 2) * 3600 * capacityAh(cells, temperatureC)) / ampere;
+    const heatW = cellHeatW(cells, powerW, charge, ampere);
+    const halfC = warmedC(cells.thermals, temperatureC, airC, heatW, halfS);
+    const middleA = loadCurrentA(cells, powerW, charge - step / 2, halfC);
+    const durationS = middleA > 0 ? (step * 3600 * capacityAh(cells, halfC)) / middleA : 0;
+    const middleHeatW = cellHeatW(cells, powerW, charge - step / 2, middleA);
+    const endC = warmedC(cells.thermals, temperatureC, airC, middleHeatW, durationS);
+    const endA = middleA > 0 ? loadCurrentA(cells, powerW, charge - step, endC) : 0;
     if (endA > emptyA || endA === 0) {
       longestStep = step * shareUntilEmpty(ampere, endA, emptyA);
       continue;
@@ -98,7 +98,7 @@ export function note(
 }
 
 /** Where the motors stop; null for a drain that never began. */
-export function endOf(curve: DrainCurve): PackState | null {
+export function endOf(curve: DrainCurve): CellState | null {
   const last = curve.timeS.length - 1;
   return last < 0 ? null : moment(curve, last);
 }
@@ -117,7 +117,7 @@ export function timesAtCharges({ timeS, charge }: DrainCurve, fallingCharges: re
 }
 
 /** The moment a drain passes a cell charge, straight between its points; the last point when it never gets there. */
-export function momentAtCharge(curve: DrainCurve, charge: number): PackState {
+export function momentAtCharge(curve: DrainCurve, charge: number): CellState {
   const after = indexAtCharge(curve, charge);
   if (after === 0) return moment(curve, 0);
   if (after === curve.charge.length) return moment(curve, after - 1);
@@ -143,7 +143,7 @@ function indexAtCharge(curve: DrainCurve, charge: number): number {
   return index;
 }
 
-function moment(curve: DrainCurve, index: number): PackState {
+function moment(curve: DrainCurve, index: number): CellState {
   return {
     timeS: curve.timeS[index] as number,
     charge: curve.charge[index] as number,

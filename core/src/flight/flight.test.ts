@@ -1,7 +1,7 @@
 import { flightTimeByGeneralSolverS } from '../../fixtures/generalSolver';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { airframePriors } from '../aircraft/airframe';
-import { packOf, packPriors } from '../battery/pack';
+import { cellPriors, cellsOf } from '../battery/cells';
 import { nominal } from '../units/assumed';
 import { toldInSi } from '../units/sentence';
 import { boxDensityKgm3, boxPriors, boxTemperatureC, newBattery, solveBox } from './box';
@@ -9,13 +9,13 @@ import { drain, endOf, momentAtCharge } from './drain';
 import { flyLegs, flyRounds } from './legs';
 import { electricalPowerW } from './powertrain';
 
-const usual = nominal({ ...boxPriors, ...airframePriors, ...packPriors });
+const usual = nominal({ ...boxPriors, ...airframePriors, ...cellPriors });
 
 const jay = jayOnTheFell.aircraft;
 const battery = newBattery(jayOnTheFell.battery);
 const cold = { timeS: 0, charge: 0.99, temperatureC: 6 };
 const fullAndWarm = { timeS: 0, charge: 1, temperatureC: boxTemperatureC };
-const pack = packOf(battery, null, usual);
+const cells = cellsOf(battery, 1, null, usual);
 
 test.each([
   ['a hover in the cold', 38, 5, cold],
@@ -25,8 +25,8 @@ test.each([
 ])(
   'a whole flight, %s, lasts as long as by a general solver at 1e-11, within 0.1 % (Hairer, Nørsett & Wanner)',
   (_, powerW, airC, start) => {
-    const oursS = endOf(drain(pack, powerW, airC, start))?.timeS ?? 0;
-    const generalS = flightTimeByGeneralSolverS(pack, powerW, airC, start, 1e-11);
+    const oursS = endOf(drain(cells, powerW, airC, start))?.timeS ?? 0;
+    const generalS = flightTimeByGeneralSolverS(cells, powerW, airC, start, 1e-11);
     expect(Math.abs(oursS / generalS - 1)).toBeLessThan(0.001);
   },
 );
@@ -39,13 +39,14 @@ test.each([
 ])(
   'a small cell at %d °C gives about %f of its charge at 1 C (Ji, Zhang & Wang 2013)',
   (temperatureC, expected) => {
-    const pack = packOf(
+    const cells = cellsOf(
       { ...battery, ratedCapacityMah: 2200, nominalVoltageV: 3.6, cellCount: 1, fullCellVoltageV: 4.2 },
+      1,
       0,
       usual,
     );
     // A round cell of 42 cm² in the moved air of a climate chamber, 28 W/m²K (the same paper, from memory).
-    const inChamber = { ...pack, thermals: { ...pack.thermals, coolingWpK: 28 * 0.0042 } };
+    const inChamber = { ...cells, thermals: { ...cells.thermals, coolingWpK: 28 * 0.0042 } };
     const lastsS = (atC: number) =>
       endOf(drain(inChamber, 7.7, atC, { timeS: 0, charge: 1, temperatureC: atC }))?.timeS ?? 0;
     expect(Math.abs(lastsS(temperatureC) / lastsS(25) - expected)).toBeLessThan(0.07);
@@ -53,18 +54,18 @@ test.each([
 );
 
 test('without resistance and warm, charge goes as energy: 1 Ah from 0.5 to 0.4 at 4 W a cell (by hand)', () => {
-  const ideal = { ...pack, resistance: { warmOhm: 1e-9, activationK: 0 }, warmCapacityAh: 1 };
+  const ideal = { ...cells, resistance: { warmOhm: 1e-9, activationK: 0 }, warmCapacityAh: 1 };
   const curve = drain(ideal, 8, 20, { timeS: 0, charge: 0.5, temperatureC: 20 });
   // Rest voltage falls straight from 3.87 to 3.81 V: mean 3.84 V · 0.1 Ah · 3600 / 4 W = 345.6 s.
   expect(momentAtCharge(curve, 0.4).timeS).toBeCloseTo(345.6, 1);
 });
 
 test('legs in time and the drain in charge are one flight', () => {
-  const moment = momentAtCharge(drain(pack, 38, 5, cold), 0.4);
-  const flown = flyLegs(pack, [{ powerW: 38, durationS: moment.timeS }], 5, cold);
+  const moment = momentAtCharge(drain(cells, 38, 5, cold), 0.4);
+  const flown = flyLegs(cells, [{ powerW: 38, durationS: moment.timeS }], 5, cold);
   expect(flown?.charge).toBeCloseTo(0.4, 3);
   const rounds = flyRounds(
-    pack,
+    cells,
     [
       { powerW: 38, durationS: 70 },
       { powerW: 38, durationS: 45 },
@@ -73,19 +74,19 @@ test('legs in time and the drain in charge are one flight', () => {
     cold,
   );
   expect(momentAtCharge(rounds, 0.4).timeS).toBeCloseTo(moment.timeS, -0.3);
-  expect(endOf(rounds)?.timeS).toBeCloseTo(endOf(drain(pack, 38, 5, cold))?.timeS ?? 0, -0.3);
+  expect(endOf(rounds)?.timeS).toBeCloseTo(endOf(drain(cells, 38, 5, cold))?.timeS ?? 0, -0.3);
 });
 
 test('minutes per per cent shrink towards the end: the voltage sags (common practice)', () => {
-  const curve = drain(pack, 38, 20, { timeS: 0, charge: 0.95, temperatureC: 20 });
+  const curve = drain(cells, 38, 20, { timeS: 0, charge: 0.95, temperatureC: 20 });
   const at = (charge: number) => momentAtCharge(curve, charge).timeS;
   expect(at(0.3) - at(0.4)).toBeLessThan(at(0.8) - at(0.9));
 });
 
 test('an overloaded or empty pack drains nothing, in a bounded number of steps', () => {
-  expect(drain(pack, 1e5, 20, cold).timeS).toHaveLength(0);
-  expect(drain(pack, 1, 20, { ...cold, charge: 0 }).timeS.length).toBeLessThanOrEqual(1);
-  expect(drain(pack, 0.01, -30, cold).timeS.length).toBeLessThan(60);
+  expect(drain(cells, 1e5, 20, cold).timeS).toHaveLength(0);
+  expect(drain(cells, 1, 20, { ...cold, charge: 0 }).timeS.length).toBeLessThanOrEqual(1);
+  expect(drain(cells, 0.01, -30, cold).timeS.length).toBeLessThan(60);
 });
 
 test('the box is solved: a new full pack at the advertised speed lasts the advertised time', () => {
@@ -93,7 +94,7 @@ test('the box is solved: a new full pack at the advertised speed lasts the adver
   if (!solved.ok) throw new Error(toldInSi(solved.refusal));
   const flow = { airspeedMps: 5.5, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
   const powerW = electricalPowerW(solved.value.powertrain, flow);
-  const fresh = packOf(newBattery(battery), null, usual);
+  const fresh = cellsOf(newBattery(battery), 1, null, usual);
   expect(endOf(drain(fresh, powerW, boxTemperatureC, fullAndWarm))?.timeS).toBeCloseTo(1860, 1);
 });
 
@@ -119,7 +120,7 @@ test('with a hover time the box is solved for both', () => {
   expect(solved.value.hoverTimeFinding).toBeNull();
   const flow = { airspeedMps: 0, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
   const powerW = electricalPowerW(solved.value.powertrain, flow);
-  const fresh = packOf(newBattery(battery), null, usual);
+  const fresh = cellsOf(newBattery(battery), 1, null, usual);
   expect(endOf(drain(fresh, powerW, boxTemperatureC, fullAndWarm))?.timeS).toBeCloseTo(1620, 1);
 });
 

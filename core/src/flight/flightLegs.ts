@@ -1,17 +1,12 @@
-import type { AirAtHeight, Atmosphere } from '../air/conditions';
+import type { AirAtHeight } from '../air/conditions';
 import { airspeedForGroundspeedMps, groundspeedMps, windAlongTrack } from '../air/windTriangle';
-import { type Aircraft, maxAirspeedMps } from '../aircraft/aircraft';
+import { maxAirspeedMps } from '../aircraft/aircraft';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import type { AircraftInAir } from './aircraftInAir';
 import type { PowerLeg } from './legs';
-import { type Powertrain, stylePowerW } from './powertrain';
-import {
-  type FlownStyle,
-  flownStyle,
-  type StyleCoefficients,
-  type StyleShare,
-  usualGroundMps,
-} from './styles';
+import { stylePowerW } from './powertrain';
+import { type FlownStyle, flownStyle, type StyleShare, usualGroundMps } from './styles';
 
 /** A stretch of a flight in one style, for a time; on a track where it goes somewhere, at its own height if given. */
 export interface FlightLeg extends Omit<StyleShare, 'share'> {
@@ -36,33 +31,26 @@ export const flightLegRanges = {
 
 /** Legs as powers, each with the wind at its height; refused when the wind lets one of them not be flown. */
 export function legPowers(
-  aircraft: Aircraft,
-  powertrain: Powertrain,
-  atmosphere: Atmosphere,
+  inAir: AircraftInAir,
   legs: readonly FlightLeg[],
   workingHeightM: number,
   recordingLoadW: number,
-  coefficients: StyleCoefficients,
 ): Outcome<readonly PowerLeg[]> {
   const powers: PowerLeg[] = [];
   for (const leg of legs) {
-    const air = atmosphere(leg.heightM ?? workingHeightM);
-    const style = legStyle(aircraft, leg, air, coefficients);
+    const air = inAir.atmosphere(leg.heightM ?? workingHeightM);
+    const style = legStyle(inAir, leg, air);
     if (!style.ok) return style;
-    const powerW = stylePowerW(powertrain, air, style.value, recordingLoadW);
+    const powerW = stylePowerW(inAir.powertrain, air, style.value, recordingLoadW);
     powers.push({ durationS: leg.durationS, powerW });
   }
   return success(powers);
 }
 
 /** A leg on a track holds one airspeed: the given one, or what its speed over ground takes in this wind. */
-function legStyle(
-  aircraft: Aircraft,
-  leg: FlightLeg,
-  air: AirAtHeight,
-  coefficients: StyleCoefficients,
-): Outcome<FlownStyle> {
-  if (leg.trackDeg == null || leg.style === 'hover') return flownStyle(aircraft, leg, air, coefficients);
+function legStyle(inAir: AircraftInAir, leg: FlightLeg, air: AirAtHeight): Outcome<FlownStyle> {
+  const { aircraft, coefficients } = inAir;
+  if (leg.trackDeg == null || leg.style === 'hover') return flownStyle(inAir, leg, air);
   const topMps = maxAirspeedMps(aircraft, leg.style);
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, leg.trackDeg);
   const wantedMps = usualGroundMps(leg.style, topMps, coefficients.styleSpeedRatio);
@@ -70,7 +58,7 @@ function legStyle(
     leg.airspeedMps ?? Math.min(topMps, airspeedForGroundspeedMps(wantedMps, headwindMps, crosswindMps));
   const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
   if (!(groundMps > 0)) return unflyable(leg, airspeedMps, air.windMps, -groundMps);
-  return flownStyle(aircraft, { ...leg, airspeedMps }, air, coefficients);
+  return flownStyle(inAir, { ...leg, airspeedMps }, air);
 }
 
 function unflyable(leg: FlightLeg, airspeedMps: number, windMps: number, driftMps: number) {

@@ -1,4 +1,4 @@
-import { capacityAh, currentA, type Pack, type PackState, packHeatW } from '../battery/pack';
+import { type CellState, type Cells, capacityAh, cellHeatW, currentA } from '../battery/cells';
 import { warmedC } from '../battery/thermal';
 import { type DrainCurve, drain, emptyCurve, note } from './drain';
 
@@ -24,39 +24,39 @@ export function meanPowerW(legs: readonly PowerLeg[]): number {
  * Midpoint rule in steps of at most 30 s; at most 400 steps a leg.
  */
 export function flyLegs(
-  pack: Pack,
+  cells: Cells,
   legs: readonly PowerLeg[],
   airC: number,
-  start: PackState,
-): PackState | null {
-  let state: PackState | null = start;
+  start: CellState,
+): CellState | null {
+  let state: CellState | null = start;
   for (const { powerW, durationS } of legs) {
-    if (durationS > 0 && state) state = flyFor(pack, powerW, durationS, airC, state);
+    if (durationS > 0 && state) state = flyFor(cells, powerW, durationS, airC, state);
   }
   return state;
 }
 
 /** Flies one power for a time from a state; null when the pack gives out before. */
 function flyFor(
-  pack: Pack,
+  cells: Cells,
   powerW: number,
   durationS: number,
   airC: number,
-  start: PackState,
-): PackState | null {
+  start: CellState,
+): CellState | null {
   const steps = Math.min(400, Math.ceil(durationS / longestStepS));
   const stepS = durationS / steps;
   let { charge, temperatureC } = start;
   for (let i = 0; i < steps; i++) {
-    const beforeA = currentA(pack, powerW, charge, temperatureC);
-    const heatW = packHeatW(pack, powerW, charge, beforeA);
-    const halfC = warmedC(pack.thermals, temperatureC, airC, heatW, stepS / 2);
-    const halfCharge = charge - (beforeA * stepS) / 7200 / capacityAh(pack, temperatureC);
-    const middleA = currentA(pack, powerW, halfCharge, halfC);
-    const endCharge = charge - (middleA * stepS) / 3600 / capacityAh(pack, halfC);
+    const beforeA = currentA(cells, powerW, charge, temperatureC);
+    const heatW = cellHeatW(cells, powerW, charge, beforeA);
+    const halfC = warmedC(cells.thermals, temperatureC, airC, heatW, stepS / 2);
+    const halfCharge = charge - (beforeA * stepS) / 7200 / capacityAh(cells, temperatureC);
+    const middleA = currentA(cells, powerW, halfCharge, halfC);
+    const endCharge = charge - (middleA * stepS) / 3600 / capacityAh(cells, halfC);
     if (beforeA === 0 || middleA === 0 || !(endCharge >= 0)) return null;
-    const middleHeatW = packHeatW(pack, powerW, halfCharge, middleA);
-    temperatureC = warmedC(pack.thermals, temperatureC, airC, middleHeatW, stepS);
+    const middleHeatW = cellHeatW(cells, powerW, halfCharge, middleA);
+    temperatureC = warmedC(cells.thermals, temperatureC, airC, middleHeatW, stepS);
     charge = endCharge;
   }
   return { timeS: start.timeS + durationS, charge, temperatureC };
@@ -67,30 +67,30 @@ function flyFor(
  * power. A single leg is drained in steps of charge. Each step takes some charge, so the number of steps is bounded.
  */
 export function flyRounds(
-  pack: Pack,
+  cells: Cells,
   round: readonly PowerLeg[],
   airC: number,
-  start: PackState,
+  start: CellState,
 ): DrainCurve {
   const only = round.length === 1 ? round[0] : undefined;
-  if (only) return drain(pack, only.powerW, airC, start);
+  if (only) return drain(cells, only.powerW, airC, start);
   const curve = emptyCurve();
-  let state: PackState | null = start;
+  let state: CellState | null = start;
   while (state) {
-    for (const leg of round) state = state && flyOneLeg(pack, leg, airC, state, curve);
+    for (const leg of round) state = state && flyOneLeg(cells, leg, airC, state, curve);
   }
   return curve;
 }
 
 /** Flies a leg and notes each step; null when the pack gives out, the last note then being where it did. */
 function flyOneLeg(
-  pack: Pack,
+  cells: Cells,
   leg: PowerLeg,
   airC: number,
-  start: PackState,
+  start: CellState,
   curve: DrainCurve,
-): PackState | null {
-  if (currentA(pack, leg.powerW, start.charge, start.temperatureC) === 0) return null;
+): CellState | null {
+  if (currentA(cells, leg.powerW, start.charge, start.temperatureC) === 0) return null;
   const last = curve.powerW.length - 1;
   if (last < 0) note(curve, start.timeS, start.charge, start.temperatureC, leg.powerW);
   else curve.powerW[last] = leg.powerW;
@@ -98,8 +98,8 @@ function flyOneLeg(
   let leftS = leg.durationS;
   let stepS = longestStepS;
   while (leftS > 1e-9) {
-    const next = flyFor(pack, leg.powerW, Math.min(stepS, leftS), airC, state);
-    if (next && currentA(pack, leg.powerW, next.charge, next.temperatureC) > 0) {
+    const next = flyFor(cells, leg.powerW, Math.min(stepS, leftS), airC, state);
+    if (next && currentA(cells, leg.powerW, next.charge, next.temperatureC) > 0) {
       note(curve, next.timeS, next.charge, next.temperatureC, leg.powerW);
       leftS -= Math.min(stepS, leftS);
       state = next;

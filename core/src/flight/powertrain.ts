@@ -10,14 +10,13 @@ export interface Powertrain {
   readonly airframe: Airframe;
   /** Electrical over ideal rotor power, solved from the box. */
   readonly scale: number;
+  /** What this flight takes over what the box implies, see flight/luck. */
+  readonly flightRatio: number;
 }
 
 export function electricalPowerW(powertrain: Powertrain, flow: Airflow, recordingLoadW = 0): number {
-  return (
-    powertrain.airframe.auxiliaryPowerW +
-    recordingLoadW +
-    powertrain.scale * rotorPowerW(powertrain.airframe, flow)
-  );
+  const { airframe, scale, flightRatio } = powertrain;
+  return flightRatio * (airframe.auxiliaryPowerW + recordingLoadW + scale * rotorPowerW(airframe, flow));
 }
 
 /**
@@ -56,6 +55,7 @@ export function stylePowerW(
     const flow = { airspeedMps, loadFactor: loadFactor(airspeedMps) };
     return sum + share * gustyPowerW(powertrain, air, flow, recordingLoadW);
   }, 0);
-  const { massKg, reversalCostRatio } = powertrain.airframe;
-  return mean + reversalCostRatio * reversalPowerW(massKg, style.reversalSpeedMps, style.reversalsPerMin);
+  const { airframe, flightRatio } = powertrain;
+  const reversalsW = reversalPowerW(airframe.massKg, style.reversalSpeedMps, style.reversalsPerMin);
+  return mean + flightRatio * airframe.reversalCostRatio * reversalsW;
 }

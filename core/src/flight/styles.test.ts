@@ -6,7 +6,11 @@ const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) =>
   const air = { windMps, gustMps: windMps, densityKgm3: 1.2, temperatureC: 15 };
   const mode = { maxAirspeedMps: topMps };
   const aircraft = { ...jayOnTheFell.aircraft, modes: { slow: mode, normal: mode, fast: mode } };
-  const outcome = flownStyle(aircraft, { style, ...more }, air as never, { styleSpeedRatio: 1 });
+  const outcome = flownStyle(
+    { aircraft, coefficients: { styleSpeedRatio: 1 } },
+    { style, ...more },
+    air as never,
+  );
   if (!outcome.ok) throw new Error(outcome.refusal.code);
   return outcome.value;
 };

@@ -1,8 +1,9 @@
 import type { AirAtHeight } from '../air/conditions';
-import { type Aircraft, maxAirspeedMps, type Style } from '../aircraft/aircraft';
+import { maxAirspeedMps, type Style } from '../aircraft/aircraft';
 import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import type { AircraftInAir } from './aircraftInAir';
 
 /** One part of how a flight is flown. Shares of a mix sum to 1. */
 export interface StyleShare {
@@ -38,6 +39,7 @@ export const stylePriors = {
     value: 1,
     spread: 0.25,
     kind: 'relative',
+    scope: 'flight',
     because: 'assumed: how fast a style is flown differs by pilot and subject (common practice)',
     betterBy: 'style-test',
   },
@@ -57,10 +59,9 @@ export interface FlownStyle {
  * airspeed that takes, up to the mode's top. Wind that the mode cannot stand against is a refusal.
  */
 export function flownStyle(
-  aircraft: Aircraft,
+  { aircraft, coefficients }: Pick<AircraftInAir, 'aircraft' | 'coefficients'>,
   share: Omit<StyleShare, 'share'>,
   air: AirAtHeight,
-  { styleSpeedRatio }: StyleCoefficients,
 ): Outcome<FlownStyle> {
   const topMps = maxAirspeedMps(aircraft, share.style);
   const reversalsPerMin = share.reversalsPerMin ?? usual[share.style].reversalsPerMin;
@@ -71,7 +72,7 @@ export function flownStyle(
     return success({ stretches, reversalSpeedMps: share.airspeedMps, reversalsPerMin, circleRadiusM });
   }
   if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
-  const groundMps = usualGroundMps(share.style, topMps, styleSpeedRatio);
+  const groundMps = usualGroundMps(share.style, topMps, coefficients.styleSpeedRatio);
   return success({
     stretches: stretchesOverGround(groundMps, air.windMps, topMps),
     reversalSpeedMps: groundMps,

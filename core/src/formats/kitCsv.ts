@@ -1,5 +1,6 @@
 import { type Battery, batteryRanges, chemistries } from '../battery/battery';
 import { type BatteryKeeping, batteryStates, keptPlaces } from '../battery/keeping';
+import { chargedFull } from '../battery/standing';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
@@ -39,7 +40,6 @@ const headings = [
   'notes',
 ] as const;
 const needed = ['battery', 'capacity mah', 'cells', 'nominal v', 'full cell v'];
-const usualCharge = 0.99;
 
 /** The batteries of a kit as CSV, times in ISO 8601; what is not known is empty. */
 export function writeKitCsv(lines: readonly Omit<KitLine, 'line'>[]): string {
@@ -107,7 +107,7 @@ function packOfRow(cells: CellReader): Battery {
     chemistry: cells.oneOf('chemistry', chemistries),
     cycles: cells.quantity('cycles', batteryRanges.cycles),
     health: cells.quantity('health %', batteryRanges.health),
-    startCharge: cells.quantity('charged to %', batteryRanges.startCharge) ?? usualCharge,
+    startCharge: cells.quantity('charged to %', batteryRanges.startCharge) ?? chargedFull,
     daysToStorage: cells.quantity('days to storage', batteryRanges.daysToStorage),
     startTemperatureC: cells.quantity('temperature °C', batteryRanges.startTemperatureC),
   };

@@ -1,4 +1,5 @@
 import { answered } from '../../fixtures/answered';
+import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { estimate } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
@@ -8,19 +9,26 @@ import { aircraftOfClass, classTemplates } from './classTemplates';
 // Common practice: field hovers last 70 to 85 % of the box; to the end, still air, new pack.
 test.each(classTemplates)('the class $name flies: its hover is a fair share of its box', (template) => {
   const { spec, flight, policy } = aircraftOfClass(template, template.name);
-  const outcome = estimate({
-    aircraft: spec,
-    battery: template.pack,
-    conditions: { airTemperatureC: 20, elevationM: 0, wind: { speedMps: 0, fromDeg: 0, readingHeightM: 10 } },
-    flight: { ...flight, farthestM: 0, mix: [{ style: 'hover', share: 1 }] },
-    policy: { ...policy, kind: 'empty' },
-  });
+  const outcome = estimate(
+    {
+      aircraft: spec,
+      battery: template.pack,
+      conditions: {
+        airTemperatureC: 20,
+        elevationM: 0,
+        wind: { speedMps: 0, fromDeg: 0, readingHeightM: 10 },
+      },
+      flight: { ...flight, farthestM: 0, mix: [{ style: 'hover', share: 1 }] },
+      policy: { ...policy, kind: 'empty' },
+    },
+    boxMiddle,
+  );
   const lastsS = outcome.ok ? outcome.value.touchdownS.p50 : 0;
   expect(lastsS / spec.advertisedFlightTimeS).toBeGreaterThan(0.7);
   expect(lastsS / spec.advertisedFlightTimeS).toBeLessThan(0.95);
 });
 
-const usableS = (request: EstimateRequest) => answered(estimate(request)).usableS.p50;
+const usableS = (request: EstimateRequest) => answered(estimate(request, boxMiddle)).usableS.p50;
 
 // Denser air gives back some 2 % (power as one over the root of density); a pack that waits in the cold loses more (common practice).
 test.each(classTemplates.map((template) => [template.name, template] as const))(

@@ -1,6 +1,7 @@
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import type { BatteryKeeping } from '../battery/keeping';
+import { chargedFull } from '../battery/standing';
 import { usualReserveCharge } from '../reserve/policy';
 import type { AircraftContent } from './records';
 
@@ -18,7 +19,7 @@ export interface ClassTemplate {
 
 const camera = { kind: 'camera', rotorCount: 4 } as const;
 /** A new pack has the air's temperature until somebody says where it waits. */
-const full = { startCharge: 0.99, startTemperatureC: null, cycles: 0 } as const;
+const full = { startCharge: chargedFull, startTemperatureC: null, cycles: 0 } as const;
 /** How a new pack is kept until its owner says otherwise: nothing is claimed of it, and the estimate errs short. */
 export const usualKeeping: BatteryKeeping = { keptAt: 'outside' };
 

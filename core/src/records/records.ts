@@ -5,6 +5,7 @@ import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import type { Charger } from '../battery/charging';
 import type { BatteryKeeping } from '../battery/keeping';
+import type { Belief } from '../belief/belief';
 import type { Caution } from '../estimate/cautions';
 import type { EstimateWithLedger } from '../estimate/estimate';
 import { estimateInFull, type FullEstimate } from '../estimate/full';
@@ -78,7 +79,7 @@ export type FrozenWords = { readonly message: string } & Partial<Sentence>;
 export interface FrozenEstimate {
   readonly request: EstimateRequest;
   readonly answer:
-    | (Omit<EstimateWithLedger, 'cautions' | 'turnBackCharge'> &
+    | (Omit<EstimateWithLedger, 'cautions' | 'turnBackCharge' | 'touchdownCharge'> &
         Partial<Pick<FullEstimate, 'curveBand' | 'turnBackCharge'>> & {
           readonly cautions: readonly (FrozenWords & Pick<Caution, 'about'>)[];
         })
@@ -88,8 +89,8 @@ export interface FrozenEstimate {
 }
 
 /** The estimate of a test as it is kept: the same for the example and for what a pilot records. */
-export function frozenEstimate(request: EstimateRequest): FrozenEstimate {
-  const outcome = estimateInFull(request);
+export function frozenEstimate(request: EstimateRequest, belief: Belief): FrozenEstimate {
+  const outcome = estimateInFull(request, belief);
   if (!outcome.ok) return { request, answer: null, refusal: inSi(outcome.refusal) };
   return {
     request,

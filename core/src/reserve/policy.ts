@@ -21,6 +21,11 @@ export const policyRanges = {
 export const usualReserveCharge = 0.25;
 export const usualConfidence = 0.9;
 
+/** The share of flights that must land with the reserve intact: the pilot's choice, else nine of ten. */
+export function confidenceOf({ confidence }: Policy): number {
+  return confidence ?? usualConfidence;
+}
+
 /** Flying on until the aircraft lands itself, or falls, may define the end of a test; a plan refuses it. */
 export function isTestOnly(policy: Policy): boolean {
   return policy.kind === 'forced-landing' || policy.kind === 'empty';

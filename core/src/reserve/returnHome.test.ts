@@ -3,13 +3,13 @@ import { jayOnTheFell } from '../../fixtures/jay';
 import { holds } from '../../fixtures/seeds';
 import { type Atmosphere, stillAir } from '../air/conditions';
 import { airframePriors } from '../aircraft/airframe';
-import { packPriors } from '../battery/pack';
+import { cellPriors } from '../battery/cells';
 import { boxPriors, solveBox } from '../flight/box';
 import { nominal } from '../units/assumed';
 import { toldInSi } from '../units/sentence';
 import { returnLegs, returnPriors } from './returnHome';
 
-const usual = nominal({ ...boxPriors, ...airframePriors, ...packPriors, ...returnPriors });
+const usual = nominal({ ...boxPriors, ...airframePriors, ...cellPriors, ...returnPriors });
 const { aircraft, battery } = jayOnTheFell;
 const box = solveBox(aircraft, battery, usual);
 if (!box.ok) throw new Error(toldInSi(box.refusal));
@@ -21,12 +21,9 @@ const windy =
 
 const home = (distanceM: number, heightM: number, air: Atmosphere, returnHeightM = 40) => {
   const legs = returnLegs(
-    aircraft,
-    powertrain,
-    air,
+    { aircraft, powertrain, atmosphere: air, coefficients: usual },
     { distanceM, bearingDeg: 60, heightM },
     returnHeightM,
-    usual,
   );
   return legs.ok ? legs.value : legs.refusal;
 };

@@ -1,8 +1,9 @@
 import type { Atmosphere } from '../air/conditions';
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec, usualSpec } from '../aircraft/aircraft';
+import type { AircraftInAir } from '../flight/aircraftInAir';
 import type { PowerLeg } from '../flight/legs';
-import { gustyPowerW, type Powertrain } from '../flight/powertrain';
+import { gustyPowerW } from '../flight/powertrain';
 import { type Assumed, because, type ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
@@ -32,6 +33,7 @@ export const returnPriors = {
     value: 20,
     spread: 0.35,
     kind: 'relative',
+    scope: 'aircraft',
     because: 'assumed: hovering over the spot, aligning and setting down (common practice)',
     betterBy: 'landing-time',
   },
@@ -39,6 +41,7 @@ export const returnPriors = {
     value: 1,
     spread: 0.12,
     kind: 'relative',
+    scope: 'aircraft',
     because: because(
       'assumed: {usualMps} where the spec sheet is silent; aircraft come home at {leastMps} to {mostMps} (common practice)',
       { usualMps: 8, leastMps: 7, mostMps: 10 },
@@ -47,6 +50,8 @@ export const returnPriors = {
   },
 } as const satisfies Record<string, Assumed>;
 export type ReturnCoefficients = ValuesOf<typeof returnPriors>;
+/** An aircraft in the air that is to come home. */
+export type HomingAircraft = AircraftInAir<ReturnCoefficients>;
 
 export interface ReturnLeg extends PowerLeg {
   readonly kind: 'wait' | 'rise' | 'come-down' | 'cruise' | 'descend' | 'land';
@@ -76,32 +81,28 @@ export interface Progress {
  * radii). Refused, with the drift, when the wind along the track leaves no way over ground.
  */
 export function returnLegs(
-  aircraft: Aircraft,
-  powertrain: Powertrain,
-  atmosphere: Atmosphere,
+  inAir: HomingAircraft,
   from: Position,
   returnHeightM: number,
-  coefficients: ReturnCoefficients,
 ): Outcome<readonly ReturnLeg[]> {
+  const { aircraft } = inAir;
   const landsInPlace = from.distanceM <= spec(aircraft, 'landInPlaceRadiusM');
   const cruise: Cruise = {
     distanceM: landsInPlace ? 0 : from.distanceM,
     trackDeg: from.bearingDeg + 180,
     heightM: heightOfReturn(aircraft, from, returnHeightM),
-    airspeedMps: returnAirspeedMps(aircraft, coefficients),
+    airspeedMps: returnAirspeedMps(inAir),
   };
-  return legsAcross(aircraft, powertrain, atmosphere, from.heightM, cruise, coefficients);
+  return legsAcross(inAir, from.heightM, cruise);
 }
 
 /** Up or down to the height of the cruise, across, down and land; refused, with the drift, where the wind is too strong. */
 export function legsAcross(
-  aircraft: Aircraft,
-  powertrain: Powertrain,
-  atmosphere: Atmosphere,
+  inAir: HomingAircraft,
   fromHeightM: number,
   cruise: Cruise,
-  coefficients: ReturnCoefficients,
 ): Outcome<readonly ReturnLeg[]> {
+  const { aircraft, powertrain, atmosphere, coefficients } = inAir;
   const progress = progressAlong(atmosphere, cruise);
   if (cruise.distanceM > 0 && !(progress.groundMps > 0)) return notHome(cruise, progress);
   const air = atmosphere(cruise.heightM);
@@ -115,7 +116,7 @@ export function legsAcross(
     {
       kind,
       durationS: riseM / verticalMps,
-      powerW: standingW(powertrain, atmosphere, (cruise.heightM + fromHeightM) / 2, Math.max(0, verticalMps)),
+      powerW: standingW(inAir, (cruise.heightM + fromHeightM) / 2, Math.max(0, verticalMps)),
       fromHeightM,
       heightM: cruise.heightM,
       groundMps: 0,
@@ -131,7 +132,7 @@ export function legsAcross(
     {
       kind: 'descend',
       durationS: downS,
-      powerW: standingW(powertrain, atmosphere, cruise.heightM / 2, 0),
+      powerW: standingW(inAir, cruise.heightM / 2, 0),
       fromHeightM: cruise.heightM,
       heightM: 0,
       groundMps: 0,
@@ -139,7 +140,7 @@ export function legsAcross(
     {
       kind: 'land',
       durationS: coefficients.landingAllowanceS,
-      powerW: standingW(powertrain, atmosphere, 0, 0),
+      powerW: standingW(inAir, 0, 0),
       fromHeightM: 0,
       heightM: 0,
       groundMps: 0,
@@ -149,18 +150,16 @@ export function legsAcross(
 }
 
 /** A hover in the wind at a height, before anything else is done. */
-export function waitLeg(
-  powertrain: Powertrain,
-  atmosphere: Atmosphere,
-  heightM: number,
-  durationS: number,
-): ReturnLeg {
-  const powerW = standingW(powertrain, atmosphere, heightM, 0);
+export function waitLeg(inAir: HomingAircraft, heightM: number, durationS: number): ReturnLeg {
+  const powerW = standingW(inAir, heightM, 0);
   return { kind: 'wait', durationS, powerW, fromHeightM: heightM, heightM, groundMps: 0 };
 }
 
-export function returnAirspeedMps(aircraft: Aircraft, { returnSpeedRatio }: ReturnCoefficients): number {
-  return aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * returnSpeedRatio;
+export function returnAirspeedMps({
+  aircraft,
+  coefficients,
+}: Pick<HomingAircraft, 'aircraft' | 'coefficients'>): number {
+  return aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * coefficients.returnSpeedRatio;
 }
 
 export function progressAlong(
@@ -183,12 +182,7 @@ function heightOfReturn(
   return Math.max(from.heightM, near ? spec(aircraft, 'lowReturnHeightM') : returnHeightM);
 }
 
-function standingW(
-  powertrain: Powertrain,
-  atmosphere: Atmosphere,
-  heightM: number,
-  climbMps: number,
-): number {
+function standingW({ powertrain, atmosphere }: HomingAircraft, heightM: number, climbMps: number): number {
   const air = atmosphere(heightM);
   return gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
 }

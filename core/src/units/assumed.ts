@@ -6,15 +6,20 @@ import { type Sentence, sentence, type TemplateValues } from './sentence';
  */
 export interface Assumed {
   readonly value: number;
+  /** Of what it is true: of an aircraft in all its flights, of one battery, or of one flight. */
+  readonly scope: Scope;
   readonly spread: number;
   /** "relative": spread is a fraction of the value (log-normal). "absolute": same unit as the value. */
   readonly kind: 'relative' | 'absolute';
   readonly min?: number;
   readonly max?: number;
   readonly because: string | Sentence<'because'>;
-  /** What a pilot can do to know it better, one of the ways in estimate/sensitivity. */
-  readonly betterBy: string;
+  /** What a pilot can do to know it better, one of the ways in estimate/sensitivity; null where nothing would. */
+  readonly betterBy: string | null;
 }
+
+export const scopes = ['aircraft', 'battery', 'flight'] as const;
+export type Scope = (typeof scopes)[number];
 
 /** A reason with quantities in it. */
 export function because<const Template extends string>(

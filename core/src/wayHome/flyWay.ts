@@ -1,6 +1,6 @@
 import { spec } from '../aircraft/aircraft';
+import type { CellState } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
-import type { PackState } from '../battery/pack';
 import { drain, endOf } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { type ReturnLeg, waitLeg } from '../reserve/returnHome';
@@ -42,22 +42,21 @@ export interface FlownWay {
  * whatever the rest of the way would have taken (common practice: it can be steered aside, not stopped); so a way
  * that passes that charge before it is down is not home.
  */
-export function flyWay(situation: Situation, legs: readonly ReturnLeg[], from: PackState): FlownWay {
-  const { pack, request } = situation;
-  const forced = cellChargeOf(spec(request.aircraft, 'forcedLandingCharge'), pack.hidden);
-  const airC = request.conditions.airTemperatureC;
+export function flyWay(situation: Situation, legs: readonly ReturnLeg[], from: CellState): FlownWay {
+  const { cells, aircraft, airC } = situation;
+  const forced = cellChargeOf(spec(aircraft, 'forcedLandingCharge'), cells.hidden);
   const flown: FlownLeg[] = [];
   let state = from;
   for (const [i, leg] of legs.entries()) {
-    const next = flyLegs(pack, [leg], airC, state);
+    const next = flyLegs(cells, [leg], airC, state);
     if (!next || next.charge < forced - chargeTolerance) {
       const forcedLanding = landsItself(situation, legs, i, state, forced);
       return { legs: flown, touchdownCharge: null, forcedLanding };
     }
-    flown.push({ ...leg, chargeAfter: gaugeOf(next.charge, pack.hidden) });
+    flown.push({ ...leg, chargeAfter: gaugeOf(next.charge, cells.hidden) });
     state = next;
   }
-  return { legs: flown, touchdownCharge: gaugeOf(state.charge, pack.hidden), forcedLanding: null };
+  return { legs: flown, touchdownCharge: gaugeOf(state.charge, cells.hidden), forcedLanding: null };
 }
 
 /** A reserve of just the forced-landing charge is met by whoever meets it to this. */
@@ -68,31 +67,30 @@ function landsItself(
   situation: Situation,
   legs: readonly ReturnLeg[],
   at: number,
-  before: PackState,
+  before: CellState,
   forced: number,
 ): ForcedLanding | null {
-  const { pack, request, powertrain, atmosphere } = situation;
-  const airC = request.conditions.airTemperatureC;
+  const { cells, airC } = situation;
   const leg = legs[at] as ReturnLeg;
-  const after = (durationS: number) => flyLegs(pack, [{ ...leg, durationS }], airC, before);
+  const after = (durationS: number) => flyLegs(cells, [{ ...leg, durationS }], airC, before);
   const spare = (durationS: number) => (after(durationS)?.charge ?? 0) - forced;
   const untilS = before.charge <= forced ? 0 : (solveBetween(spare, 0, leg.durationS, 0.05) ?? leg.durationS);
-  const there = untilS === 0 ? before : after(untilS);
-  if (!there) return null;
+  const begun = untilS === 0 ? before : after(untilS);
+  if (!begun) return null;
   const rest = [{ ...leg, durationS: leg.durationS - untilS }, ...legs.slice(at + 1)];
   const share = leg.durationS > 0 ? untilS / leg.durationS : 0;
   const heightM = leg.fromHeightM + share * (leg.heightM - leg.fromHeightM);
-  const hover = waitLeg(powertrain, atmosphere, heightM, 0);
-  const end = endOf(drain(pack, hover.powerW, airC, there));
-  const down = flyLegs(pack, rest, airC, there);
+  const hover = waitLeg(situation, heightM, 0);
+  const end = endOf(drain(cells, hover.powerW, airC, begun));
+  const down = flyLegs(cells, rest, airC, begun);
   return {
-    charge: gaugeOf(Math.min(forced, there.charge), pack.hidden),
+    charge: gaugeOf(Math.min(forced, begun.charge), cells.hidden),
     timeS: total(legs.slice(0, at)) + untilS,
     during: leg.kind,
     shortM: metresLeft(rest),
     heightM,
-    heldS: end ? end.timeS - there.timeS : 0,
-    heldCharge: down && gaugeOf(down.charge, pack.hidden),
+    heldS: end ? end.timeS - begun.timeS : 0,
+    heldCharge: down && gaugeOf(down.charge, cells.hidden),
   };
 }
 

@@ -1,7 +1,7 @@
 import { spec } from '../aircraft/aircraft';
+import type { CellState } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
-import type { PackState } from '../battery/pack';
-import { type Coefficients, usualCoefficients } from '../estimate/request';
+import type { Belief } from '../belief/belief';
 import { flyLegs, type PowerLeg } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { leastAtHome } from '../reserve/policy';
@@ -34,15 +34,13 @@ export interface Reaches {
   readonly inStillAir: Reach;
 }
 
-export function reaches(
-  request: ReturnRequest,
-  coefficients: Coefficients = usualCoefficients,
-): Outcome<Reaches> {
-  const windy = situationOf(request, coefficients);
+/** Of the middle flight: the reach is to look at, the turn back to act on. */
+export function reaches(request: ReturnRequest, { middle }: Pick<Belief, 'middle'>): Outcome<Reaches> {
+  const windy = situationOf(request, middle);
   if (!windy.ok) return windy;
   const { conditions } = request;
   const calm = { ...conditions, wind: { ...conditions.wind, speedMps: 0, gustMps: 0 } };
-  const still = situationOf({ ...request, conditions: calm }, coefficients);
+  const still = situationOf({ ...request, conditions: calm }, middle);
   if (!still.ok) return still;
   return success({ inWind: reachOf(windy.value), inStillAir: reachOf(still.value) });
 }
@@ -72,8 +70,8 @@ interface Longest {
 }
 
 function longestHomeS(situation: Situation): Longest {
-  const { request, flight, now } = situation;
-  const cruiseHeightM = Math.max(request.position.heightM, flight.flight.returnHeightM as number);
+  const { request, returnHeightM, now } = situation;
+  const cruiseHeightM = Math.max(request.position.heightM, returnHeightM);
   return {
     cruiseHeightM,
     cruiseS: longestCruise(situation, now, request.position.heightM, cruiseHeightM, []),
@@ -94,12 +92,12 @@ function longestOutAndBackS(situation: Situation): Longest {
 /** The longest cruise, s, that may lie between what comes before it and the descent, so that the reserve is left. */
 function longestCruise(
   situation: Situation,
-  from: PackState,
+  from: CellState,
   fromHeightM: number,
   cruiseHeightM: number,
   before: readonly PowerLeg[],
 ): number | null {
-  const { pack, request } = situation;
+  const { cells, airC } = situation;
   const rest = across(situation, fromHeightM, cruiseHeightM);
   const powerW = cruisePowerW(situation, cruiseHeightM);
   const reserve = reserveCharge(situation);
@@ -107,7 +105,7 @@ function longestCruise(
     const rise = rest.filter(({ kind }) => kind === 'rise');
     const down = rest.filter(({ kind }) => kind !== 'rise');
     const legs = [...before, ...rise, { powerW, durationS }, ...down];
-    const end = flyLegs(pack, legs, request.conditions.airTemperatureC, from);
+    const end = flyLegs(cells, legs, airC, from);
     return (end?.charge ?? 0) - reserve;
   };
   if (!(spare(0) >= 0)) return null;
@@ -115,25 +113,15 @@ function longestCruise(
 }
 
 /** Up to a height, down and land: a way home of no distance. */
-function across(
-  { request, powertrain, atmosphere, coefficients }: Situation,
-  fromHeightM: number,
-  heightM: number,
-): readonly ReturnLeg[] {
-  const cruise = {
-    distanceM: 0,
-    trackDeg: 0,
-    heightM,
-    airspeedMps: returnAirspeedMps(request.aircraft, coefficients),
-  };
-  const legs = legsAcross(request.aircraft, powertrain, atmosphere, fromHeightM, cruise, coefficients);
+function across(situation: Situation, fromHeightM: number, heightM: number): readonly ReturnLeg[] {
+  const cruise = { distanceM: 0, trackDeg: 0, heightM, airspeedMps: returnAirspeedMps(situation) };
+  const legs = legsAcross(situation, fromHeightM, cruise);
   return legs.ok ? legs.value : [];
 }
 
-function cruisePowerW({ request, powertrain, atmosphere, coefficients }: Situation, heightM: number): number {
-  return gustyPowerW(powertrain, atmosphere(heightM), {
-    airspeedMps: returnAirspeedMps(request.aircraft, coefficients),
-  });
+function cruisePowerW(situation: Situation, heightM: number): number {
+  const { powertrain, atmosphere } = situation;
+  return gustyPowerW(powertrain, atmosphere(heightM), { airspeedMps: returnAirspeedMps(situation) });
 }
 
 /** Nearer than the low-return radius the aircraft comes home lower, or lands where it is: that much is always allowed. */
@@ -145,13 +133,11 @@ function farthestM(situation: Situation, bearingDeg: number, { cruiseHeightM, cr
 
 /** How far it comes home by the near rules alone, m. */
 function nearM(situation: Situation, bearingDeg: number): number {
-  const { request, flight, powertrain, atmosphere, coefficients, now, pack } = situation;
-  const { aircraft, position } = request;
-  const returnHeightM = flight.flight.returnHeightM as number;
+  const { request, aircraft, returnHeightM, now, cells, airC } = situation;
   const isHome = (distanceM: number) => {
-    const there = { distanceM, bearingDeg, heightM: position.heightM };
-    const legs = returnLegs(aircraft, powertrain, atmosphere, there, returnHeightM, coefficients);
-    const end = legs.ok && flyLegs(pack, legs.value, request.conditions.airTemperatureC, now);
+    const from = { distanceM, bearingDeg, heightM: request.position.heightM };
+    const legs = returnLegs(situation, from, returnHeightM);
+    const end = legs.ok && flyLegs(cells, legs.value, airC, now);
     return end && end.charge >= reserveCharge(situation);
   };
   const radii = [spec(aircraft, 'lowReturnRadiusM'), spec(aircraft, 'landInPlaceRadiusM')];
@@ -159,8 +145,8 @@ function nearM(situation: Situation, bearingDeg: number): number {
 }
 
 /** The cell charge to touch down with, which no forced landing forestalls. */
-function reserveCharge({ request: { aircraft, policy }, pack }: Situation): number {
-  return cellChargeOf(leastAtHome(policy, spec(aircraft, 'forcedLandingCharge')), pack.hidden);
+function reserveCharge({ request: { aircraft, policy }, cells }: Situation): number {
+  return cellChargeOf(leastAtHome(policy, spec(aircraft, 'forcedLandingCharge')), cells.hidden);
 }
 
 function farthestOutAndBackM(
@@ -174,11 +160,7 @@ function farthestOutAndBackM(
   return outMps > 0 && homeMps > 0 ? cruiseS / (1 / outMps + 1 / homeMps) : 0;
 }
 
-function groundMps(
-  { request, atmosphere, coefficients }: Situation,
-  trackDeg: number,
-  heightM: number,
-): number {
-  const airspeedMps = returnAirspeedMps(request.aircraft, coefficients);
-  return Math.max(0, progressAlong(atmosphere, { trackDeg, heightM, airspeedMps }).groundMps);
+function groundMps(situation: Situation, trackDeg: number, heightM: number): number {
+  const airspeedMps = returnAirspeedMps(situation);
+  return Math.max(0, progressAlong(situation.atmosphere, { trackDeg, heightM, airspeedMps }).groundMps);
 }

@@ -2,7 +2,6 @@ import { suggestedReturnHeight, tallestWithinM } from '../air/obstacle';
 import { usualCeilingM } from '../air/site';
 import { returnLegs } from '../reserve/returnHome';
 import { flyWay, total } from './flyWay';
-import type { ReturnRequest } from './request';
 import type { Situation } from './situation';
 
 export interface ReturnHeightAdvice {
@@ -39,9 +38,8 @@ function costOfMore(situation: Situation, heightM: number): ReturnHeightAdvice['
 }
 
 function homeAt(situation: Situation, returnHeightM: number) {
-  const { request, powertrain, atmosphere, coefficients, now } = situation;
-  const { aircraft, position }: ReturnRequest = request;
-  const legs = returnLegs(aircraft, powertrain, atmosphere, position, returnHeightM, coefficients);
+  const { request, now } = situation;
+  const legs = returnLegs(situation, request.position, returnHeightM);
   if (!legs.ok) return null;
   return { timeS: total(legs.value), charge: flyWay(situation, legs.value, now).touchdownCharge };
 }

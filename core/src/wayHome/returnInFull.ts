@@ -1,13 +1,17 @@
-import { type Draw, drawCoefficients, usualDraws, usualSeed } from '../estimate/draws';
-import { type Coefficients, usualCoefficients } from '../estimate/request';
-import { usualConfidence } from '../reserve/policy';
+import { cellChargeOf } from '../battery/gauge';
+import type { Belief, World } from '../belief/belief';
+import { plannedTurnBack } from '../estimate/plannedTurnBack';
+import { momentAtCharge } from '../flight/drain';
+import { confidenceOf } from '../reserve/policy';
+import { countdownS } from '../reserve/returnHome';
 import { quantiles } from '../statistics/quantile';
 import { type Outcome, success } from '../units/outcome';
-import { plannedTurnBack } from './plannedTurnBack';
+import type { Sentence } from '../units/sentence';
+import { type MindCode, toMind } from './mind';
 import type { ReturnRequest } from './request';
 import { type ReturnHeightAdvice, returnHeightAdvice } from './returnHeight';
-import { type OwnReturn, type ReturnNow, returnNow, turnBackCharge, turnBackOf } from './returnNow';
-import { situationOf } from './situation';
+import { type OwnReturn, ownReturnOf, type ReturnNow, returnNow, turnBackCharge } from './returnNow';
+import { type Situation, situationOf } from './situation';
 import { type OwnAction, timetable } from './timetable';
 import { lowOwnHeight, type WayOut, waysOut } from './waysOut';
 
@@ -17,71 +21,101 @@ export interface ReturnAnswer {
   readonly feasible: boolean;
   readonly home: ReturnNow;
   readonly turnBackCharge: { readonly p50: number | null };
-  readonly turnBackS: number | null;
   readonly own: OwnReturn | null;
   readonly returnHeight: ReturnHeightAdvice;
   readonly waysOut: readonly WayOut[];
   readonly timetable: readonly OwnAction[];
+  /** What practice knows of such a way home. */
+  readonly mind: readonly Sentence<MindCode>[];
   /** Why its own way home would hit something; null where it is clear. */
   readonly tooLow: ReturnType<typeof lowOwnHeight>;
 }
 
-/** How far off it may be: nine of ten touch down above p10. */
+/** How far off it may be, and what to act on: nine of ten touch down above p10. */
 export interface ReturnBand {
   /** The gauge at touch-down; null where that many do not come home at all. */
   readonly touchdownCharge: { readonly p10: number | null; readonly p90: number | null };
-  /** The gauge to turn back at so that the reserve is intact with the pilot's confidence; null where there is none. */
-  readonly turnBackCharge: number | null;
+  /** The gauge to turn back at: of the middle flight, and so that the reserve is intact with the pilot's confidence; null where there is none. */
+  readonly turnBackCharge: { readonly p50: number | null; readonly planned: number | null };
+  /** When the middle flight comes to that gauge; null where there is none. */
+  readonly turnBackS: number | null;
+  /** How much later the aircraft sets off by its own call, countdown included; negative when earlier, null when it never asks. */
+  readonly lateByS: number | null;
   /** Share of draws in which it does not come home from here with what it has. */
   readonly chanceNotHome: number;
 }
 
-export function returnAnswer(request: ReturnRequest, tallestM: number | null = null): Outcome<ReturnAnswer> {
-  const situation = situationOf(request, usualCoefficients);
-  if (!situation.ok) return situation;
-  const home = returnNow(situation.value);
-  const turnBack = turnBackOf(situation.value);
+export function returnAnswer(
+  request: ReturnRequest,
+  { middle }: Pick<Belief, 'middle'>,
+  tallestM: number | null = null,
+): Outcome<ReturnAnswer> {
+  const outcome = situationOf(request, middle);
+  if (!outcome.ok) return outcome;
+  const situation = outcome.value;
+  const home = returnNow(situation);
+  const own = ownReturnOf(situation);
   return success({
     feasible: home.touchdownCharge !== null && home.touchdownCharge > 0,
     home,
-    turnBackCharge: { p50: turnBack.charge },
-    turnBackS: turnBack.timeS,
-    own: turnBack.own,
-    returnHeight: returnHeightAdvice(situation.value, tallestM),
-    waysOut: waysOut(situation.value),
-    timetable: timetable(situation.value, turnBack.own),
-    tooLow: lowOwnHeight(situation.value),
+    turnBackCharge: { p50: turnBackCharge(situation) },
+    own,
+    returnHeight: returnHeightAdvice(situation, tallestM),
+    waysOut: waysOut(situation),
+    timetable: timetable(situation, own),
+    mind: toMind(situation),
+    tooLow: lowOwnHeight(situation),
   });
 }
 
 /** Below any gauge there is, for a flight that does not come home. */
 const lost = -1;
 
-/** The same way home with every draw; the middle one lies within its band, and turns back no earlier than planned. */
-export function returnBand(request: ReturnRequest, draws: readonly Draw[]): ReturnBand {
-  const middle = ends(request, usualCoefficients);
-  const flights = draws.map(({ coefficients }) => ends(request, coefficients));
+/** The same way home in every draw; the middle one lies within its band, and turns back no earlier than planned. */
+export function returnBand(request: ReturnRequest, belief: Belief): ReturnBand {
+  const middle = ends(request, belief.middle);
+  const flights = belief.draws.map((world) => ends(request, world));
   const touchdowns = flights.map(({ touchdown }) => touchdown);
+  const planned = plannedTurnBack(
+    middle.turnBack,
+    flights.map(({ turnBack }) => turnBack),
+    confidenceOf(request.policy),
+  );
   return {
     touchdownCharge: {
       p10: ifHome(Math.min(homeQuantile(touchdowns, 0.1), middle.touchdown)),
       p90: ifHome(Math.max(homeQuantile(touchdowns, 0.9), middle.touchdown)),
     },
-    turnBackCharge: plannedTurnBack(
-      middle.turnBack,
-      flights.map(({ turnBack }) => turnBack),
-      request.policy.confidence ?? usualConfidence,
-    ),
+    turnBackCharge: { p50: middle.turnBack, planned },
+    ...(planned !== null && middle.situation
+      ? turnedAt(middle.situation, planned)
+      : { turnBackS: null, lateByS: null }),
     chanceNotHome: touchdowns.filter((gauge) => gauge <= 0).length / flights.length,
   };
 }
 
-function ends(request: ReturnRequest, coefficients: Coefficients) {
-  const situation = situationOf(request, coefficients);
-  if (!situation.ok) return { touchdown: lost, turnBack: null };
+/** When the flight comes to a gauge, and how much later the aircraft would set off by itself. */
+function turnedAt(situation: Situation, charge: number): Pick<ReturnBand, 'turnBackS' | 'lateByS'> {
+  const { curve, cells } = situation;
+  const { timeS: turnBackS } = momentAtCharge(curve, cellChargeOf(charge, cells.hidden));
+  const own = ownReturnOf(situation);
+  return { turnBackS, lateByS: own && own.timeS + countdownS - turnBackS };
+}
+
+interface Ends {
+  readonly touchdown: number;
+  readonly turnBack: number | null;
+  readonly situation: Situation | null;
+}
+
+function ends(request: ReturnRequest, world: World): Ends {
+  const outcome = situationOf(request, world);
+  if (!outcome.ok) return { touchdown: lost, turnBack: null, situation: null };
+  const situation = outcome.value;
   return {
-    touchdown: returnNow(situation.value).touchdownCharge ?? lost,
-    turnBack: turnBackCharge(situation.value),
+    touchdown: returnNow(situation).touchdownCharge ?? lost,
+    turnBack: turnBackCharge(situation),
+    situation,
   };
 }
 
@@ -98,29 +132,25 @@ export interface FullReturn extends Omit<ReturnAnswer, 'turnBackCharge'> {
   readonly timeS: number;
   readonly energyWh: number;
   readonly touchdownCharge: ReturnBand['touchdownCharge'] & { readonly p50: number | null };
-  readonly turnBackCharge: { readonly p50: number | null; readonly planned: number | null };
+  readonly turnBackCharge: ReturnBand['turnBackCharge'];
+  readonly turnBackS: number | null;
   readonly stillAirTurnBackCharge: number | null;
   readonly lateByS: number | null;
   readonly chanceNotHome: number;
 }
 
-/** What POST /returns answers: the way home with its band, from 512 seeded draws unless told otherwise. */
-export function returnInFull(
-  request: ReturnRequest,
-  { draws = usualDraws, seed = usualSeed }: { readonly draws?: number; readonly seed?: number } = {},
-): Outcome<FullReturn> {
-  const answer = returnAnswer(request);
+/** What POST /returns answers: the way home with its band. */
+export function returnInFull(request: ReturnRequest, belief: Belief): Outcome<FullReturn> {
+  const answer = returnAnswer(request, belief);
   if (!answer.ok) return answer;
-  const band = returnBand(request, drawCoefficients(draws, seed));
+  const { touchdownCharge, ...band } = returnBand(request, belief);
   const { home, own } = answer.value;
   return success({
     ...answer.value,
+    ...band,
     timeS: home.timeS,
     energyWh: home.energyWh,
-    touchdownCharge: { ...band.touchdownCharge, p50: home.touchdownCharge },
-    turnBackCharge: { ...answer.value.turnBackCharge, planned: band.turnBackCharge },
+    touchdownCharge: { ...touchdownCharge, p50: home.touchdownCharge },
     stillAirTurnBackCharge: own?.charge ?? null,
-    lateByS: own?.lateByS ?? null,
-    chanceNotHome: band.chanceNotHome,
   });
 }

@@ -1,10 +1,10 @@
 import { spec } from '../aircraft/aircraft';
+import type { CellState } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
-import type { PackState } from '../battery/pack';
-import { ownReturnCharge } from '../estimate/reckon';
+import { ownReturnCharge } from '../estimate/simulate';
 import { momentAtCharge } from '../flight/drain';
 import { isTestOnly, leastAtHome, type Policy } from '../reserve/policy';
-import { countdownS, type ReturnLeg, returnLegs, waitLeg } from '../reserve/returnHome';
+import { countdownS, returnLegs, waitLeg } from '../reserve/returnHome';
 import { flightEnd } from '../reserve/turnBack';
 import type { Refusal } from '../units/outcome';
 import { sentence } from '../units/sentence';
@@ -24,10 +24,8 @@ export interface ReturnNow {
   readonly notHome: Refusal | null;
 }
 
-export function homeLegs({ request, flight, powertrain, atmosphere, coefficients }: Situation) {
-  const returnHeightM = flight.flight.returnHeightM as number;
-  const { aircraft, position } = request;
-  return returnLegs(aircraft, powertrain, atmosphere, position, returnHeightM, coefficients);
+export function homeLegs(situation: Situation) {
+  return returnLegs(situation, situation.request.position, situation.returnHeightM);
 }
 
 export function returnNow(situation: Situation): ReturnNow {
@@ -64,14 +62,6 @@ function whyNotHome(
   });
 }
 
-/** When the way home from here must begin at the latest, by our reckoning and by the aircraft's own for still air. */
-export interface TurnBack {
-  /** The gauge at the latest turn back; null when even from take-off it would be too late. */
-  readonly charge: number | null;
-  readonly timeS: number | null;
-  readonly own: OwnReturn | null;
-}
-
 export interface OwnReturn {
   /** The gauge at which the aircraft asks to come home, reckoning with still air and its own forced landing. */
   readonly charge: number;
@@ -80,35 +70,19 @@ export interface OwnReturn {
   readonly touchdownCharge: number | null;
   /** Where it comes down by itself on that way; null when it does not. */
   readonly forcedLanding: ForcedLanding | null;
-  /** How much later than our turn back it sets off, countdown included; negative when it is earlier. */
-  readonly lateByS: number | null;
 }
 
-export function turnBackOf(situation: Situation): TurnBack {
-  const legs = homeLegs(situation);
-  const turnBack = latestTurnBack(situation, legs);
-  const timeS = turnBack?.timeS ?? null;
-  const charge = turnBack && gaugeOf(turnBack.charge, situation.pack.hidden);
-  return { charge, timeS, own: ownReturn(situation, legs.ok ? legs.value : null, timeS) };
-}
-
-/** The gauge at the latest turn back alone; null when even from take-off it would be too late. */
+/** The gauge at the latest turn back; null when even from take-off it would be too late. */
 export function turnBackCharge(situation: Situation): number | null {
   const turnBack = latestTurnBack(situation, homeLegs(situation));
-  return turnBack && gaugeOf(turnBack.charge, situation.pack.hidden);
+  return turnBack && gaugeOf(turnBack.charge, situation.cells.hidden);
 }
 
-function latestTurnBack(
-  { pack, curve, request, takeoff, isStyleHeld }: Situation,
-  legs: ReturnType<typeof homeLegs>,
-): PackState | null {
+function latestTurnBack(situation: Situation, legs: ReturnType<typeof homeLegs>): CellState | null {
+  const { aircraft, request, curve, isStyleHeld } = situation;
   if (!legs.ok || !isStyleHeld) return null;
-  const forcedLandingCharge = spec(request.aircraft, 'forcedLandingCharge');
-  const end = flightEnd(pack, curve, legs.value, request.conditions.airTemperatureC, {
-    policy: toBeHome(request.policy, forcedLandingCharge),
-    forcedLandingCharge,
-    takeoffCharge: takeoff.charge,
-  });
+  const policy = toBeHome(request.policy, spec(aircraft, 'forcedLandingCharge'));
+  const end = flightEnd(situation, curve, legs.value, policy);
   return end.ok ? end.value.turnBack : null;
 }
 
@@ -119,22 +93,18 @@ function toBeHome(policy: Policy, forcedLandingCharge: number): Policy {
 }
 
 /** Its call is reckoned for still air at this density (common practice); what follows is flown in the wind there is. */
-function ownReturn(
-  situation: Situation,
-  legs: readonly ReturnLeg[] | null,
-  turnBackS: number | null,
-): OwnReturn | null {
-  const { pack, curve, request, powertrain, atmosphere, flight, coefficients } = situation;
-  const asked = ownReturnCharge(flight, situation, coefficients);
+export function ownReturnOf(situation: Situation): OwnReturn | null {
+  const { cells, curve, request, estimateRequest } = situation;
+  const asked = ownReturnCharge(situation, curve, estimateRequest.flight);
   if (asked === null) return null;
   const when = momentAtCharge(curve, asked);
-  const wait = waitLeg(powertrain, atmosphere, request.position.heightM, countdownS);
-  const way = legs && flyWay(situation, [wait, ...legs], when);
+  const wait = waitLeg(situation, request.position.heightM, countdownS);
+  const legs = homeLegs(situation);
+  const way = legs.ok ? flyWay(situation, [wait, ...legs.value], when) : null;
   return {
-    charge: gaugeOf(asked, pack.hidden),
+    charge: gaugeOf(asked, cells.hidden),
     timeS: when.timeS,
     touchdownCharge: way?.touchdownCharge ?? null,
     forcedLanding: way?.forcedLanding ?? null,
-    lateByS: turnBackS === null ? null : when.timeS + countdownS - turnBackS,
   };
 }

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
+import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { anyKit } from '../../fixtures/kits';
 import { holds } from '../../fixtures/seeds';
-import { advice } from '../estimate/advice';
+import { adviceMeanwhile } from '../estimate/advice';
 import { estimate } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { policyKinds } from '../reserve/policy';
@@ -27,17 +28,19 @@ const anyDay = fc.record({
 
 /** Everything that is said about a flight and about its way home. */
 function said(request: EstimateRequest, charge: number): Sentence[] {
-  const outcome = estimate(request);
+  const outcome = estimate(request, boxMiddle);
   const { flight, ...kit } = request;
   const position = { distanceM: flight.farthestM, bearingDeg: 60, heightM: flight.heightM, charge };
-  const home = returnAnswer({ ...kit, position, returnHeightM: 45, below: 'water' });
+  const light = { at: '2026-11-26T09:10:00Z', coordinates: { latitudeDeg: 54.4, longitudeDeg: -2.9 } };
+  const home = returnAnswer({ ...kit, ...light, position, returnHeightM: 45, below: 'water' }, boxMiddle);
   return [
-    ...(outcome.ok ? [...outcome.value.cautions, ...advice(request, outcome.value)] : [outcome.refusal]),
+    ...(outcome.ok ? [...outcome.value.cautions, ...adviceMeanwhile(outcome.value)] : [outcome.refusal]),
     ...(home.ok
       ? [
           ...(home.value.home.notHome ? [home.value.home.notHome] : []),
           ...home.value.waysOut.flatMap(({ action, caution }) => [action, caution]),
           ...home.value.timetable.flatMap(({ says, caution }) => (caution ? [says, caution] : [says])),
+          ...home.value.mind,
           ...(home.value.tooLow ? [home.value.tooLow] : []),
         ]
       : [home.refusal]),

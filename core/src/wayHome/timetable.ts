@@ -9,7 +9,7 @@ import type { Situation } from './situation';
 
 /** What the aircraft will do by itself if it is flown on: when, at what gauge, and what. */
 export interface OwnAction {
-  readonly kind: 'low-warning' | 'own-call' | 'own-return' | 'forced-landing' | 'lost-link';
+  readonly kind: 'low-warning' | 'own-call' | 'own-return' | 'landing' | 'forced-landing' | 'lost-link';
   /** From take-off; null for what may happen at any time. */
   readonly timeS: number | null;
   readonly charge: number | null;
@@ -26,13 +26,14 @@ export type OwnActionWords =
   | 'returns-low'
   | 'climbs-and-returns'
   | 'stays-and-returns'
+  | 'slows-to-land'
   | 'after-lost-link';
 
-/** In order of time; the lost link, which may come at any time, last. */
+/** In order of time; then its landing and a lost link, whenever they come. */
 export function timetable(situation: Situation, own: OwnReturn | null): OwnAction[] {
-  const { request, curve, pack } = situation;
+  const { request, curve, cells } = situation;
   const { aircraft, below } = request;
-  const passing = (charge: number) => momentAtCharge(curve, cellChargeOf(charge, pack.hidden)).timeS;
+  const passing = (charge: number) => momentAtCharge(curve, cellChargeOf(charge, cells.hidden)).timeS;
   const warning = spec(aircraft, 'lowWarningCharge');
   const forced = spec(aircraft, 'forcedLandingCharge');
   const place = homeRule(situation);
@@ -62,6 +63,15 @@ export function timetable(situation: Situation, own: OwnReturn | null): OwnActio
   return [
     ...actions.sort((a, b) => (a.timeS ?? 0) - (b.timeS ?? 0)),
     action(
+      'landing',
+      null,
+      null,
+      sentence(
+        'slows-to-land',
+        'over unsuitable ground it hovers and waits; it can be steered, and the landing hurried by hand',
+      ),
+    ),
+    action(
       'lost-link',
       null,
       null,
@@ -83,7 +93,7 @@ function action(
 }
 
 /** How it comes home from here by itself: the near, low and far rules of the spec sheet. */
-function homeRule({ request, flight }: Situation): Pick<OwnAction, 'says' | 'caution'> {
+function homeRule({ request, returnHeightM }: Situation): Pick<OwnAction, 'says' | 'caution'> {
   const { aircraft, position, below } = request;
   const inPlaceM = spec(aircraft, 'landInPlaceRadiusM');
   const lowM = spec(aircraft, 'lowReturnRadiusM');
@@ -106,7 +116,6 @@ function homeRule({ request, flight }: Situation): Pick<OwnAction, 'says' | 'cau
       caution: null,
     };
   }
-  const returnHeightM = flight.flight.returnHeightM as number;
   const { heightM } = position;
   const says =
     heightM < returnHeightM

@@ -1,11 +1,10 @@
-import type { Draw } from '../estimate/draws';
-import { usualCoefficients } from '../estimate/request';
-import { usualConfidence } from '../reserve/policy';
+import type { Belief } from '../belief/belief';
+import { plannedTurnBack } from '../estimate/plannedTurnBack';
+import { confidenceOf } from '../reserve/policy';
 import type { Outcome } from '../units/outcome';
-import { plannedTurnBack } from './plannedTurnBack';
 import type { ReturnRequest } from './request';
-import { turnBackCharge, turnBackOf } from './returnNow';
-import { type Situation, situationOf } from './situation';
+import { ownReturnOf, turnBackCharge } from './returnNow';
+import { movedTo, type Situation, situationOf } from './situation';
 
 /** The gauge to turn back at, by distance and direction; null where it cannot be planned or does not come home. */
 export interface TurnTable {
@@ -32,7 +31,7 @@ const distanceLists: readonly (readonly number[])[] = [
 ];
 
 /** At the height of the request; the drain that leads there is the same for all places, so each draw flies it once. */
-export function turnTable(request: ReturnRequest, draws: readonly Draw[]): TurnTable {
+export function turnTable(request: ReturnRequest, belief: Belief): TurnTable {
   const { fromDeg } = request.conditions.wind;
   const directions = (['downwind', 'across', 'upwind', 'across'] as const).map((name, i) => ({
     name,
@@ -41,12 +40,12 @@ export function turnTable(request: ReturnRequest, draws: readonly Draw[]): TurnT
   const distances = distanceLists.find(
     (list) => (list[list.length - 1] as number) >= request.position.distanceM,
   );
-  const situations = draws.map(({ coefficients }) => situationOf(request, coefficients));
-  const middle = situationOf(request, usualCoefficients);
-  const confidence = request.policy.confidence ?? usualConfidence;
+  const situations = belief.draws.map((world) => situationOf(request, world));
+  const middle = situationOf(request, belief.middle);
+  const confidence = confidenceOf(request.policy);
   const plannedAt = (distanceM: number, bearingDeg: number) => {
     const chargeOf = (one: Outcome<Situation>) =>
-      one.ok ? turnBackCharge(there(one.value, distanceM, bearingDeg)) : null;
+      one.ok ? turnBackCharge(movedTo(one.value, distanceM, bearingDeg)) : null;
     return plannedTurnBack(chargeOf(middle), situations.map(chargeOf), confidence);
   };
   return {
@@ -54,16 +53,7 @@ export function turnTable(request: ReturnRequest, draws: readonly Draw[]): TurnT
     rows: (distances ?? []).map((distanceM) => ({
       distanceM,
       charges: directions.map(({ bearingDeg }) => plannedAt(distanceM, bearingDeg)),
-      ownCharge: middle.ok ? (turnBackOf(there(middle.value, distanceM, 0)).own?.charge ?? null) : null,
+      ownCharge: middle.ok ? (ownReturnOf(movedTo(middle.value, distanceM, 0))?.charge ?? null) : null,
     })),
-  };
-}
-
-function there(situation: Situation, distanceM: number, bearingDeg: number): Situation {
-  const { request, flight } = situation;
-  return {
-    ...situation,
-    request: { ...request, position: { ...request.position, distanceM, bearingDeg } },
-    flight: { ...flight, flight: { ...flight.flight, farthestM: distanceM, bearingDeg } },
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
+import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { holds } from '../../fixtures/seeds';
-import { usualCoefficients } from '../estimate/request';
 import { toldInSi } from '../units/sentence';
 import { reachOf } from './reach';
 import type { ReturnRequest } from './request';
@@ -29,7 +29,7 @@ const requests: fc.Arbitrary<ReturnRequest> = fc.record({
   obstacles: fc.constantFrom([], [{ name: 'chimney', distanceM: 20, widthM: 10, heightM: 31 }]),
 });
 const answered = (request: ReturnRequest) => {
-  const answer = returnAnswer(request);
+  const answer = returnAnswer(request, boxMiddle);
   if (!answer.ok) throw new Error(toldInSi(answer.refusal));
   return answer.value;
 };
@@ -80,7 +80,7 @@ test('what the answer says holds together: legs end where it touches down, ways 
 test('inside the reach it comes home with the reserve, outside it does not (seed 23)', () => {
   holds(
     fc.property(requests, fc.integer({ min: 0, max: 71 }), (request, i) => {
-      const situation = situationOf(request, usualCoefficients);
+      const situation = situationOf(request, boxMiddle.middle);
       if (!situation.ok) throw new Error(toldInSi(situation.refusal));
       const { bearingsDeg, fromChargeM } = reachOf(situation.value);
       const [bearingDeg, edgeM] = [bearingsDeg[i] as number, fromChargeM[i] as number];

@@ -1,11 +1,10 @@
+import { answered } from '../../fixtures/answered';
+import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell, jayWith } from '../../fixtures/jay';
 import { suggestedReturnHeight } from '../air/obstacle';
 import { gaugeOf } from '../battery/gauge';
-import { bandOf } from '../estimate/band';
-import { drawnFlights } from '../estimate/drawnFlights';
-import { drawCoefficients } from '../estimate/draws';
 import { estimate } from '../estimate/estimate';
-import { usualCoefficients } from '../estimate/request';
+import { estimateInFull } from '../estimate/full';
 import { flyLegs } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Sentence, toldInSi } from '../units/sentence';
@@ -33,12 +32,12 @@ function jayOut(change: Change = {}): ReturnRequest {
   return { aircraft, battery, conditions, policy, returnHeightM: 45, ...change, position };
 }
 const situation = (change?: Change) => {
-  const found = situationOf(jayOut(change), usualCoefficients);
+  const found = situationOf(jayOut(change), boxMiddle.middle);
   if (!found.ok) throw new Error(toldInSi(found.refusal));
   return found.value;
 };
 const answer = (change?: Change) => {
-  const found = returnAnswer(jayOut(change));
+  const found = returnAnswer(jayOut(change), boxMiddle);
   if (!found.ok) throw new Error(toldInSi(found.refusal));
   return found.value;
 };
@@ -71,27 +70,31 @@ test('one way home: Minutes and Way home turn back at the same gauge, their band
     { style: 'slow', share: 0.5 },
   ] as const;
   const request = jayWith({ flight: { farthestM: 380, mix } });
-  const minutes = estimate(request);
+  const minutes = estimate(request, boxMiddle);
   if (!minutes.ok) throw new Error(toldInSi(minutes.refusal));
-  const event = minutes.value.events.find(({ kind }) => kind === 'turn-back');
   const ours = answer({ mix });
-  expect(ours.turnBackCharge.p50).toBeCloseTo(event?.charge ?? 0, 9);
-  expect(ours.turnBackS).toBeCloseTo(minutes.value.usableS.p50, 6);
+  expect(ours.turnBackCharge.p50).toBeCloseTo(minutes.value.turnBackCharge.p50, 9);
   expect(ours.own?.charge).toBeCloseTo(
     minutes.value.events.find(({ kind }) => kind === 'own-return')?.charge ?? 0,
     9,
   );
-  const draws = drawCoefficients(128, 3);
-  const band = bandOf(minutes.value, drawnFlights([request], draws)[0] ?? [], draws);
-  expect(returnBand(jayOut({ mix }), draws).turnBackCharge).toBeCloseTo(band.turnBackCharge.planned, 9);
+  const full = answered(estimateInFull(request, boxDrawn(128, 3)));
+  const band = returnBand(jayOut({ mix }), boxDrawn(128, 3));
+  expect(band.turnBackCharge.planned).toBeCloseTo(full.turnBackCharge.planned ?? 2, 9);
+  const turnBack = full.events.find(({ kind }) => kind === 'turn-back');
+  expect(turnBack?.charge).toBeCloseTo(full.turnBackCharge.planned ?? 2, 9);
+  expect(band.turnBackS).toBeCloseTo(turnBack?.timeS ?? 0, 6);
 });
 
 test('in still air the aircraft’s own call differs from ours by its reserve and its ten seconds only', () => {
   const aircraft = { ...jayOnTheFell.aircraft, forcedLandingCharge: 0.2 };
   const policy = { kind: 'touch-down-charge', reserveCharge: 0.2 } as const;
-  const { own, turnBackCharge } = answer({ conditions: still, aircraft, policy });
+  const change = { conditions: still, aircraft, policy };
+  const { own, turnBackCharge } = answer(change);
   expect(own?.charge).toBeCloseTo(turnBackCharge.p50 ?? 0, 4);
-  expect(own?.lateByS).toBeCloseTo(10, 1);
+  // Where nothing is in doubt, what is planned is the middle.
+  const band = returnBand(jayOut(change), { ...boxMiddle, draws: [boxMiddle.middle] });
+  expect(band.lateByS).toBeCloseTo(10, 1);
   // Ten seconds of hover are charge, so it comes to its forced landing just before it is down, over home already.
   expect(own?.touchdownCharge).toBeNull();
   expect(own?.forcedLanding).toMatchObject({ charge: expect.closeTo(0.2, 6), shortM: 0 });
@@ -100,7 +103,7 @@ test('in still air the aircraft’s own call differs from ours by its reserve an
 
 test('with a headwind home the own call comes too late, and at a strong one it does not get home', () => {
   const { own } = answer();
-  expect(own?.lateByS).toBeGreaterThan(60);
+  expect(returnBand(jayOut(), boxDrawn(32)).lateByS).toBeGreaterThan(60);
   expect(own?.touchdownCharge).toBeNull();
   expect(own?.forcedLanding?.shortM).toBeGreaterThan(0);
   expect(answer({ conditions: windy(9, 240) }).own?.touchdownCharge).toBeNull();
@@ -130,7 +133,7 @@ describe('reach', () => {
 
   test('out and straight back, flown leg by leg, uses the same energy within 0.5 %', () => {
     const here = situation({ returnHeightM: 60 });
-    const { pack, powertrain, atmosphere, takeoff, request } = here;
+    const { cells, powertrain, atmosphere, takeoff, request } = here;
     const { bearingsDeg, outAndBackM } = reachOf(here);
     const air = (heightM: number) => atmosphere(heightM);
     for (const i of [0, 12, 36, 60]) {
@@ -149,9 +152,9 @@ describe('reach', () => {
         { powerW: hover(30), durationS: 60 / 3 },
         { powerW: hover(0), durationS: 20 },
       ];
-      const end = flyLegs(pack, legs, request.conditions.airTemperatureC, takeoff);
-      const used = gaugeOf(takeoff.charge, pack.hidden) - gaugeOf(end?.charge ?? 0, pack.hidden);
-      expect(Math.abs(used / (gaugeOf(takeoff.charge, pack.hidden) - 0.25) - 1)).toBeLessThan(0.005);
+      const end = flyLegs(cells, legs, request.conditions.airTemperatureC, takeoff);
+      const used = gaugeOf(takeoff.charge, cells.hidden) - gaugeOf(end?.charge ?? 0, cells.hidden);
+      expect(Math.abs(used / (gaugeOf(takeoff.charge, cells.hidden) - 0.25) - 1)).toBeLessThan(0.005);
     }
   });
 

@@ -1,8 +1,16 @@
 import { clearanceM, type GroundBelow, type LandingPlace, tallestWithinM } from '../air/obstacle';
 import { spec } from '../aircraft/aircraft';
-import { type Cruise, legsAcross, returnAirspeedMps } from '../reserve/returnHome';
-import { track } from '../reserve/transit';
-import { numbersOf, type Sentence, sentence } from '../units/sentence';
+import { cellChargeOf } from '../battery/gauge';
+import { flyLegs } from '../flight/legs';
+import { track } from '../reserve/plane';
+import {
+  type Cruise,
+  legsAcross,
+  progressAlong,
+  type ReturnLeg,
+  returnAirspeedMps,
+} from '../reserve/returnHome';
+import { type Sentence, sentence } from '../units/sentence';
 import { type ForcedLanding, flyWay, total } from './flyWay';
 import { landsItselfInWords } from './forcedLandingWords';
 import type { Situation } from './situation';
@@ -30,9 +38,16 @@ export type WayOutCaution =
   | 'stick-forward'
   | 'by-hand'
   | 'only-where-nobody-is'
+  | 'across-the-wind'
   | 'drifts-away'
   | 'pack-gives-out'
   | 'lands-itself';
+
+/**
+ * Below some 8 to 10 % an aircraft may leave its fast mode by itself, and has less thrust against the wind (common
+ * practice): pushing that would be flown below is no way out.
+ */
+const leastToPushCharge = 0.1;
 
 const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obstacle sensing may be off');
 
@@ -42,11 +57,10 @@ const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obs
  * come down while it flies home, though never below the tallest thing on the way and its clearance.
  */
 export function waysOut(situation: Situation): WayOut[] {
-  const { request, flight, coefficients } = situation;
-  const { aircraft, position } = request;
-  const usualMps = returnAirspeedMps(aircraft, coefficients);
+  const { request, aircraft, returnHeightM } = situation;
+  const { position } = request;
+  const usualMps = returnAirspeedMps(situation);
   const pushedMps = spec(aircraft, 'returnSpeedPushedMps');
-  const returnHeightM = flight.flight.returnHeightM as number;
   const ownM = Math.max(position.heightM, returnHeightM);
   const clearM = clearHomeM(situation);
   const home = (heightM: number, airspeedMps: number): Cruise => ({
@@ -66,7 +80,7 @@ export function waysOut(situation: Situation): WayOut[] {
       lowOwnHeight(situation) ?? sentence('its-own-way', 'the aircraft’s own way home'),
     ),
     pushedMps > usualMps &&
-      wayOut(
+      pushed(
         situation,
         'push',
         position.heightM < clearM
@@ -85,7 +99,7 @@ export function waysOut(situation: Situation): WayOut[] {
       ),
     canComeDown &&
       pushedMps > usualMps &&
-      wayOut(
+      pushed(
         situation,
         'push-low',
         sentence('push-low', 'Come down to {clearM} and push to {pushedMps:1}', { clearM, pushedMps }),
@@ -112,7 +126,7 @@ export function clearHomeM({ request }: Situation): number {
 /** Why the aircraft's own way home would hit something: it flies at its own height, whatever stands there. Null where it is clear. */
 export function lowOwnHeight(situation: Situation): Sentence<'flies-too-low'> | null {
   const { position } = situation.request;
-  const ownM = Math.max(position.heightM, situation.flight.flight.returnHeightM as number);
+  const ownM = Math.max(position.heightM, situation.returnHeightM);
   const clearM = clearHomeM(situation);
   if (ownM >= clearM) return null;
   return sentence(
@@ -124,18 +138,57 @@ export function lowOwnHeight(situation: Situation): Sentence<'flies-too-low'> | 
 
 function elsewhere(situation: Situation, place: LandingPlace, airspeedMps: number): WayOut {
   const { position, below } = situation.request;
-  const { distanceM, trackDeg } = track(position, { ...place, heightM: 0 });
+  const { distanceM, trackDeg } = track(position, place);
   const cruise = { distanceM, trackDeg, heightM: position.heightM, airspeedMps };
+  const nobody = sentence(
+    'only-where-nobody-is',
+    'only where nobody is; mind what stands on that way{overWhat}',
+    { overWhat: overWhat(below) },
+  );
   return wayOut(
     situation,
     'land-elsewhere',
     sentence('land-elsewhere', 'Land at {name}, {distanceM} from here', { name: place.name, distanceM }),
     cruise,
-    sentence('only-where-nobody-is', 'only where nobody is; mind what stands on that way{overWhat}', {
-      overWhat: overWhat(below),
-    }),
+    acrossTheWind(situation, cruise, nobody) ?? nobody,
     place.name,
   );
+}
+
+/** Where the straight way home is too strong, a way across the wind may still lead somewhere: told with its figures. */
+function acrossTheWind(
+  situation: Situation,
+  cruise: Cruise,
+  nobody: Sentence<'only-where-nobody-is'>,
+): Sentence<'across-the-wind'> | null {
+  const { request, atmosphere } = situation;
+  const trackDeg = request.position.bearingDeg + 180;
+  const home = progressAlong(atmosphere, { ...cruise, trackDeg });
+  const aside = progressAlong(atmosphere, cruise);
+  if (request.position.distanceM === 0 || home.groundMps > 0 || !(aside.groundMps > 0)) return null;
+  return sentence(
+    'across-the-wind',
+    'straight home it drifts back at {driftMps:1}, this way it makes {groundMps:1} over ground; {nobody}',
+    { driftMps: -home.groundMps, groundMps: aside.groundMps, nobody },
+  );
+}
+
+/** A way in fast mode; none where it would still be pushing with too little charge. */
+function pushed(
+  situation: Situation,
+  kind: 'push' | 'push-low',
+  action: WayOut['action'],
+  cruise: Cruise,
+  caution: WayOut['caution'],
+): WayOut | false {
+  const legs = legsAcross(situation, situation.request.position.heightM, cruise);
+  if (legs.ok) {
+    const least = cellChargeOf(leastToPushCharge, situation.cells.hidden);
+    const across = legs.value.slice(0, 1 + legs.value.findIndex((leg: ReturnLeg) => leg.kind === 'cruise'));
+    const after = flyLegs(situation.cells, across, situation.airC, situation.now);
+    if (!(after && after.charge >= least)) return false;
+  }
+  return wayOut(situation, kind, action, cruise, caution);
 }
 
 function overWhat(below: GroundBelow | null | undefined): string {
@@ -151,17 +204,10 @@ function wayOut(
   caution: WayOut['caution'],
   place = 'home',
 ): WayOut {
-  const { request, powertrain, atmosphere, coefficients, now } = situation;
-  const legs = legsAcross(
-    request.aircraft,
-    powertrain,
-    atmosphere,
-    request.position.heightM,
-    cruise,
-    coefficients,
-  );
+  const { request, atmosphere, now } = situation;
+  const legs = legsAcross(situation, request.position.heightM, cruise);
   if (!legs.ok) {
-    const driftMps = numbersOf(legs.refusal).driftMps ?? 0;
+    const driftMps = -progressAlong(atmosphere, cruise).groundMps;
     return {
       kind,
       action,

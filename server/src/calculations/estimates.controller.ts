@@ -1,4 +1,4 @@
-import { estimateInFull, inSi } from '@acorn-tally/core';
+import { beliefFrom, drawCountOf, estimateInFull, fromTheBox, inSi } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { validated } from '../http/validated';
@@ -12,11 +12,12 @@ export class EstimatesController {
   @HttpCode(200)
   @ApiOperation({
     summary:
-      'Minutes to spend of one battery with their band, events, curve, ledger and what would narrow the band; nothing is stored',
+      'Minutes to plan on of one battery with their band, the charge to turn back at, events, curve, ledger and what would gain minutes; nothing is stored',
   })
   @ApiBody({ type: EstimateRequestDto })
   estimate(@Body(validated(EstimateRequestDto)) { draws, seed, ...request }: EstimateRequestDto) {
-    const answer = answered(estimateInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined }));
+    const belief = beliefFrom(fromTheBox, drawCountOf({ draws, seed }));
+    const answer = answered(estimateInFull(request, belief));
     return { ...answer, cautions: answer.cautions.map(inSi) };
   }
 }

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { estimateInFull, toldInSi } from '@acorn-tally/core';
+import { beliefFrom, estimateInFull, fromTheBox, toldInSi, usualDraws } from '@acorn-tally/core';
 import request from 'supertest';
 import { answered } from '../../../core/fixtures/answered';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -42,14 +42,18 @@ const post = (change: object) =>
 
 test('the same answer as the core gives in the browser, to the last digit', async () => {
   const response = await post({}).expect(200);
-  const ours = answered(estimateInFull(body));
+  const ours = answered(estimateInFull(body, beliefFrom(fromTheBox, usualDraws)));
   const cautions = ours.cautions.map(({ code, about, ...said }) =>
     expect.objectContaining({ code, about, message: toldInSi({ code, ...said }) }),
   );
   expect(response.body).toEqual({ ...JSON.parse(JSON.stringify(ours)), cautions });
   const { ledger, usableS } = response.body;
   const sum = ledger.reduce((total: number, line: { seconds: number }) => total + line.seconds, 0);
-  expect(2160 + sum).toBe(Math.round(usableS.p50));
+  expect(2160 + sum).toBe(Math.round(usableS.planned));
+  expect(ledger.at(-1)).toEqual({
+    cause: 'doubt',
+    seconds: Math.round(usableS.planned) - Math.round(usableS.p50),
+  });
 });
 
 test('the band: ordered, repeatable by its seed, and with as many draws as asked for', async () => {

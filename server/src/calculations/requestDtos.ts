@@ -30,7 +30,7 @@ import {
   siteRanges,
   styles,
 } from '@acorn-tally/core';
-import { InRange, Name, OneOf, Part, TimeZone } from '../http/fields';
+import { InRange, Instant, Name, OneOf, Part, TimeZone } from '../http/fields';
 
 const optional = { optional: true };
 
@@ -161,6 +161,7 @@ export class SiteDto implements Site {
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
   @Part(() => ObstacleDto, { list: true, optional: true }) obstacles?: ObstacleDto[] | null;
   @Part(() => LandingPlaceDto, { list: true, optional: true }) landingPlaces?: LandingPlaceDto[] | null;
+  @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
 }
 
@@ -196,6 +197,8 @@ export class ReturnRequestDto implements ReturnRequest {
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
   @Part(() => LandingPlaceDto, { list: true, optional: true }) landingPlaces?: LandingPlaceDto[] | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
+  @Instant(optional) at?: string | null;
+  @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
 }

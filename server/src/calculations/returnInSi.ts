@@ -2,7 +2,7 @@ import { type FullReturn, inSi, numbersOf, toldInSi } from '@acorn-tally/core';
 
 /** The way home as programs get it: whatever it says, in SI. */
 export function returnInSi(answer: FullReturn) {
-  const { home, waysOut, timetable, tooLow } = answer;
+  const { home, waysOut, timetable, mind, tooLow } = answer;
   return {
     ...answer,
     home: {
@@ -19,6 +19,7 @@ export function returnInSi(answer: FullReturn) {
       says: toldInSi(one.says),
       caution: one.caution && toldInSi(one.caution),
     })),
+    mind: mind.map(inSi),
     tooLow: tooLow && toldInSi(tooLow),
   };
 }

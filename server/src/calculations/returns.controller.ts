@@ -1,4 +1,4 @@
-import { reaches, returnInFull } from '@acorn-tally/core';
+import { beliefFrom, drawCountOf, fromTheBox, noDraws, reaches, returnInFull } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { validated } from '../http/validated';
@@ -17,9 +17,8 @@ export class ReturnsController {
   })
   @ApiBody({ type: ReturnRequestDto })
   return(@Body(validated(ReturnRequestDto)) { draws, seed, ...request }: ReturnRequestDto) {
-    return returnInSi(
-      answered(returnInFull(request, { draws: draws ?? undefined, seed: seed ?? undefined })),
-    );
+    const belief = beliefFrom(fromTheBox, drawCountOf({ draws, seed }));
+    return returnInSi(answered(returnInFull(request, belief)));
   }
 
   @Post('reaches')
@@ -30,6 +29,6 @@ export class ReturnsController {
   })
   @ApiBody({ type: ReturnRequestDto })
   reach(@Body(validated(ReturnRequestDto)) request: ReturnRequestDto) {
-    return answered(reaches(request));
+    return answered(reaches(request, beliefFrom(fromTheBox, noDraws)));
   }
 }

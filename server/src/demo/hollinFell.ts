@@ -2,14 +2,17 @@ import {
   type AircraftContent,
   type Battery,
   type BatteryKeeping,
+  beliefFrom,
   type ChargerContent,
   type ConditionsContent,
+  fromTheBox,
   frozenEstimate,
   type Mode,
   requestForTest,
   type ShootContent,
   type Shot,
   type TestFlight,
+  usualDraws,
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
@@ -32,6 +35,7 @@ export async function loadHollinFell(stores: Stores): Promise<boolean> {
 async function loadAircraft(stores: Stores, transaction: Transaction, entry: FleetEntry): Promise<void> {
   const aircraft = await stores.aircraft.createIn(transaction, entry.aircraft);
   const batteryIds: string[] = [];
+  const belief = beliefFrom(fromTheBox, usualDraws);
   for (const [index, { keeping, ...state }] of entry.packs.entries()) {
     const { name } = entry.aircraft;
     const pack = { ...entry.label, ...state };
@@ -45,7 +49,7 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
       { ...entry.label, cycles: entry.packs[battery - 1]?.cycles ?? null },
       weather,
     );
-    const estimate = frozenEstimate(request);
+    const estimate = frozenEstimate(request, belief);
     if (!estimate.answer) throw new Error(`The example's test of ${flownAt} has no estimate.`);
     await stores.testFlights.createIn(transaction, {
       aircraftId: aircraft.id,

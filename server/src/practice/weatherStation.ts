@@ -4,6 +4,7 @@ import {
   type HourlyWeather,
   practiceStation,
   readClockTime,
+  standardQnhHpa,
   sunTimes,
   timeZoneAt,
 } from '@acorn-tally/core';
@@ -38,7 +39,7 @@ export function stationReport(day: string, elevationM: number, coordinates: Coor
   const meanMps = 2 + 5 * chance();
   const fromDeg = Math.round(chance() * 36) * 10;
   const turnDeg = spread(chance(), 60);
-  const qnhHpa = Math.round(1013 + spread(chance(), 18));
+  const qnhHpa = Math.round(standardQnhHpa + spread(chance(), 18));
   const gustRatio = 1.35 + 0.35 * chance();
   const timeZone = timeZoneAt(coordinates);
   const atHour = (hour: number) =>

@@ -1,9 +1,12 @@
 import {
+  beliefFrom,
   type FrozenEstimate,
+  fromTheBox,
   frozenEstimate,
   requestForTest,
   type TestFlightContent,
   testFlightProblem,
+  usualDraws,
 } from '@acorn-tally/core';
 import { Controller, Get, Injectable, Module, Param } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
@@ -29,7 +32,7 @@ export class TestFlightsService extends StoredRecords<
       this.stores.batteries.get(content.batteryId),
     ]);
     const request = requestForTest(content.test, aircraft.spec, battery.pack, content.weather);
-    return { ...content, estimate: frozenEstimate(request) };
+    return { ...content, estimate: frozenEstimate(request, beliefFrom(fromTheBox, usualDraws)) };
   }
 
   protected override async check(content: TestFlightContent): Promise<void> {

@@ -1,25 +1,26 @@
 import {
   type Band,
-  type Estimate,
   emptyCellVoltageV,
   leastAtTouchdown,
   minutesAndSeconds,
+  type Planned,
   type Policy,
 } from '@acorn-tally/core';
 import type { Chart, ChartData, ChartOptions } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
 import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
+import { percent, turnBackPercent } from '../fields/percent';
 import { useWriter } from '../state/units';
 import { chargeAxes, voltageAxes } from './axes';
-import { bandDatasets } from './bandDatasets';
-import { type FlightLines, flightLines, type Mark, type Measure } from './flightLines';
+import { bandDatasets, shapeDatasets } from './bandDatasets';
+import { type FlightLines, flightLines, type Mark, type Measure, type ShownFlight } from './flightLines';
 import { lastTimeS, readingAt, readingInWords } from './reading';
 import { hatching, token } from './setup';
 import { useLater } from './useLater';
 
 interface Props {
-  readonly estimate: Estimate;
+  readonly flight: ShownFlight;
   /** Empty while it is being reckoned. */
   readonly band: Band['curve'];
   readonly policy: Policy;
@@ -33,7 +34,7 @@ const minute = 60;
 /** A flight against time: what is flown, the way home, what is held back, and what happens if it is flown on. */
 export const FlightChart = memo(function FlightChart(props: Props) {
   const shown = useLater(props);
-  const { estimate, band, measure } = shown;
+  const { flight, band, measure } = shown;
   const { write } = useWriter();
   const chart = useRef<Chart<'line'> | null>(null);
   const [readS, setReadS] = useState<number | null>(null);
@@ -41,15 +42,19 @@ export const FlightChart = memo(function FlightChart(props: Props) {
     const { data, options, words } = chartOf(shown);
     return <Line ref={chart} data={data} options={options} aria-label={words} />;
   }, [shown]);
-  const lastS = lastTimeS(estimate);
-  const words = (timeS: number) => readingInWords(readingAt(estimate, band, timeS), write);
+  const lastS = lastTimeS(flight);
+  const words = (timeS: number) => readingInWords(readingAt(flight, band, timeS), write);
   const readUnder = (event: PointerEvent<HTMLElement>) => {
     const { left } = event.currentTarget.getBoundingClientRect();
     const at = chart.current?.scales.x?.getValueForPixel(event.clientX - left);
     if (at !== undefined) setReadS(Math.min(lastS, Math.max(0, at * minute)));
   };
   return (
-    <div className="chart" onPointerMove={readUnder} onPointerLeave={() => setReadS(null)}>
+    <div
+      className={`chart${flight.fresh ? '' : ' chart-old'}`}
+      onPointerMove={readUnder}
+      onPointerLeave={() => setReadS(null)}
+    >
       {drawing}
       {readS !== null && <Reading chart={chart.current} timeS={readS} words={words(readS)} />}
       <input
@@ -95,13 +100,13 @@ function Reading({ chart, timeS, words }: ReadingProps) {
   );
 }
 
-function chartOf({ estimate, band, policy, forcedLandingCharge, measure }: Props) {
-  const lines = flightLines(estimate, measure);
-  const heldPercent = leastAtTouchdown(policy, forcedLandingCharge) * 100;
+function chartOf({ flight, band, policy, forcedLandingCharge, measure }: Props) {
+  const heldBack = leastAtTouchdown(policy, forcedLandingCharge);
+  const lines = flightLines(flight, measure, heldBack);
   return {
     data: dataFor(lines, measure === 'charge' ? band : []),
-    options: optionsFor(lines, measure, heldPercent),
-    words: inWords(lines, measure),
+    options: optionsFor(lines, measure, heldBack * 100, flight.planned),
+    words: inWords(lines, measure, flight.planned),
   };
 }
 
@@ -123,12 +128,18 @@ function dataFor(lines: FlightLines, band: Band['curve']): ChartData<'line'> {
       { label: 'flown on', ...line(lines.flownOn, 'ink-soft', 1.2, [3, 3]) },
       { label: 'way home', ...line(lines.wayHome, 'home', 2.6) },
       { label: 'flown', ...line(lines.flown, 'spend', 2.8) },
+      ...shapeDatasets(lines.wayHomeDoubt, 'band-home'),
       ...bandDatasets(band, 'band'),
     ],
   };
 }
 
-function optionsFor(lines: FlightLines, measure: Measure, heldPercent: number): ChartOptions<'line'> {
+function optionsFor(
+  lines: FlightLines,
+  measure: Measure,
+  heldPercent: number,
+  planned: Planned | null,
+): ChartOptions<'line'> {
   const { lastMinute, lowest, highest } = lines;
   const box =
     measure === 'charge'
@@ -143,7 +154,7 @@ function optionsFor(lines: FlightLines, measure: Measure, heldPercent: number): 
     plugins: {
       legend: { display: false },
       tooltip: { enabled: false },
-      annotation: { annotations: { box, ...markAnnotations(lines, measure) } },
+      annotation: { annotations: { box, ...markAnnotations(lines, measure, planned) } },
     },
   };
 }
@@ -171,26 +182,45 @@ const wordPlaces: Record<
   Mark['kind'],
   { dx: number; dy: number; narrowDy: number; position: 'start' | 'end' }
 > = {
+  'planned-minute': { dx: -6, dy: 0, narrowDy: 0, position: 'end' },
   'turn-back': { dx: 8, dy: -26, narrowDy: -32, position: 'start' },
   'touch-down': { dx: 10, dy: -9, narrowDy: 0, position: 'start' },
   'forced-landing': { dx: -8, dy: 5, narrowDy: 5, position: 'end' },
   empty: { dx: -8, dy: 8, narrowDy: 8, position: 'end' },
 };
 const narrowPx = 440;
+/** How far up its stem the words of the planned minute stand, clear of those on the axis. */
+const wordsUpStem = 0.55;
 
-function markAnnotations(lines: FlightLines, measure: Measure): Record<string, AnnotationOptions> {
+function markAnnotations(
+  lines: FlightLines,
+  measure: Measure,
+  planned: Planned | null,
+): Record<string, AnnotationOptions> {
   return Object.fromEntries(
-    lines.marks.flatMap((mark) => {
+    lines.marks.flatMap((mark): [string, AnnotationOptions][] => {
       const { dx, dy, narrowDy, position } = wordPlaces[mark.kind];
       const colour = token(markColour[mark.kind]);
-      const words = wordsFor(mark, measure);
-      const isNarrow = ({ chart }: { readonly chart: Chart }) =>
-        position === 'start' && chart.width < narrowPx;
+      const words = wordsFor(mark, measure, planned);
+      const isNarrow = ({ chart }: { readonly chart: Chart }) => chart.width < narrowPx;
+      // The minute stands on the time axis, where minutes are; the charge on the curve.
+      const isMinute = mark.kind === 'planned-minute';
+      const y = isMinute ? lines.lowest : mark.y;
+      const stem: AnnotationOptions = {
+        type: 'line',
+        xMin: mark.x,
+        xMax: mark.x,
+        yMin: lines.lowest,
+        yMax: mark.y,
+        borderColor: colour,
+        borderWidth: 1.4,
+        borderDash: [2, 3],
+      };
       const point: AnnotationOptions = {
         type: 'point',
         xValue: mark.x,
-        yValue: mark.y,
-        radius: mark.kind === 'turn-back' || mark.kind === 'touch-down' ? 5 : 3.5,
+        yValue: y,
+        radius: bigMarks.includes(mark.kind) ? 5 : 3.5,
         backgroundColor: colour,
         borderColor: token('paper'),
         borderWidth: 1.5,
@@ -198,11 +228,12 @@ function markAnnotations(lines: FlightLines, measure: Measure): Record<string, A
       const label: AnnotationOptions = {
         type: 'label',
         xValue: mark.x,
-        yValue: mark.y,
-        xAdjust: dx,
+        yValue: isMinute ? y + wordsUpStem * (mark.y - y) : y,
+        // In a narrow chart the planned minute’s words stand right of their stem, clear of “held back”.
+        xAdjust: (context) => (isMinute && isNarrow(context) ? -dx : dx),
         yAdjust: (context) => (isNarrow(context) ? narrowDy : dy),
-        position: { x: position, y: 'center' },
-        content: (context) => (isNarrow(context) ? words.split(', ') : words),
+        position: (context) => ({ x: isMinute && isNarrow(context) ? 'start' : position, y: 'center' }),
+        content: (context) => (isNarrow(context) ? narrowWords(mark, words) : words),
         textAlign: position === 'end' ? 'right' : 'left',
         color: colour,
         backgroundColor: token('veil'),
@@ -210,6 +241,7 @@ function markAnnotations(lines: FlightLines, measure: Measure): Record<string, A
         font: { size: 12, weight: 'bold' },
       };
       return [
+        ...(isMinute ? ([[`${mark.kind}-stem`, stem]] as [string, AnnotationOptions][]) : []),
         [`${mark.kind}-point`, point],
         [`${mark.kind}-words`, label],
       ];
@@ -217,23 +249,39 @@ function markAnnotations(lines: FlightLines, measure: Measure): Record<string, A
   );
 }
 
+const bigMarks: readonly Mark['kind'][] = ['planned-minute', 'turn-back', 'touch-down'];
 const markColour: Record<Mark['kind'], string> = {
+  'planned-minute': 'spend-ink',
   'turn-back': 'home',
   'touch-down': 'ink',
   'forced-landing': 'danger',
   empty: 'danger',
 };
 
-function wordsFor(mark: Mark, measure: Measure): string {
+/** The charge is to turn by, the minute to plan with: the one is said without the other. */
+function wordsFor(mark: Mark, measure: Measure, planned: Planned | null): string {
   const time = minutesAndSeconds(mark.x * minute);
-  const left = measure === 'charge' ? `${Math.round(mark.y)} % left` : `${mark.y.toFixed(2)} V`;
-  if (mark.kind === 'turn-back') return `Turn back ${time}, ${left}`;
-  if (mark.kind === 'touch-down') return `Touch down ${time}, ${left}`;
-  if (mark.kind === 'forced-landing') return `it lands itself at ${left.replace(' left', '')}, ${time}`;
-  return `gauge empty, ${time}`;
+  const level = measure === 'charge' ? percent(mark.y / 100) : `${mark.y.toFixed(2)} V`;
+  switch (mark.kind) {
+    case 'planned-minute':
+      return `plan on ${time}`;
+    case 'turn-back':
+      return `Turn back by ${turnBackPercent(planned?.turnBackCharge ?? mark.y / 100)}`;
+    case 'touch-down':
+      return `in the middle down at ${time}, ${level}`;
+    case 'forced-landing':
+      return `it lands itself at ${level}, ${time}`;
+    case 'empty':
+      return `gauge empty, ${time}`;
+  }
 }
 
-function inWords(lines: FlightLines, measure: Measure): string {
+/** Where there is little room, on two lines. */
+function narrowWords(mark: Mark, words: string): string | string[] {
+  return mark.kind === 'touch-down' ? words.replace('in the middle ', '').split(', ') : words;
+}
+
+function inWords(lines: FlightLines, measure: Measure, planned: Planned | null): string {
   const what = measure === 'charge' ? 'Charge' : 'Voltage of a cell';
-  return `${what} against time. ${lines.marks.map((mark) => wordsFor(mark, measure)).join('. ')}.`;
+  return `${what} against time. ${lines.marks.map((mark) => wordsFor(mark, measure, planned)).join('. ')}.`;
 }

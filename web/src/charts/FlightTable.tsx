@@ -1,12 +1,13 @@
-import { type Band, type Estimate, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
+import { type Band, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
 import { Wide } from '../app/Wide';
 import { percent } from '../fields/percent';
 import { useWriter } from '../state/units';
+import type { ShownFlight } from './flightLines';
 import { bandInWords, lastTimeS, type Reading, readingAt } from './reading';
 
 interface Props {
   readonly label: string;
-  readonly estimate: Estimate;
+  readonly flight: ShownFlight;
   readonly band: Band['curve'];
 }
 
@@ -16,6 +17,7 @@ const eventWords: Record<FlightEvent['kind'], string> = {
   half: 'half',
   'low-warning': 'low warning',
   'own-return': 'it returns by itself',
+  'planned-minute': 'the minute to plan on',
   'turn-back': 'turn back',
   'touch-down': 'touch down',
   'forced-landing': 'it lands itself',
@@ -24,7 +26,7 @@ const eventWords: Record<FlightEvent['kind'], string> = {
 };
 
 /** The flight chart’s twin for those who would rather read, or cannot see it: every two minutes and each event. */
-export function FlightTable({ label, estimate, band }: Props) {
+export function FlightTable({ label, flight, band }: Props) {
   const { write } = useWriter();
   return (
     <div className="chart flight-table">
@@ -41,7 +43,7 @@ export function FlightTable({ label, estimate, band }: Props) {
             </tr>
           </thead>
           <tbody>
-            {rowsOf(estimate, band).map((row) => (
+            {rowsOf(flight, band).map((row) => (
               <tr key={`${row.timeS} ${row.event ?? ''}`}>
                 <th scope="row">{minutesAndSeconds(row.timeS)}</th>
                 <td>{percent(row.charge)}</td>
@@ -63,14 +65,14 @@ interface Row extends Reading {
 }
 
 /** Every two minutes, with the events in between at their own charge and voltage. */
-function rowsOf(estimate: Estimate, band: Band['curve']): Row[] {
-  const count = Math.floor(lastTimeS(estimate) / everyS);
+function rowsOf(flight: ShownFlight, band: Band['curve']): Row[] {
+  const count = Math.floor(lastTimeS(flight) / everyS);
   const even = Array.from({ length: count }, (_, i) => ({
-    ...readingAt(estimate, band, (i + 1) * everyS),
+    ...readingAt(flight, band, (i + 1) * everyS),
     event: null,
   }));
-  const events = estimate.events.map(({ kind, timeS, charge, cellVoltageV }) => ({
-    ...readingAt(estimate, band, timeS),
+  const events = flight.events.map(({ kind, timeS, charge, cellVoltageV }) => ({
+    ...readingAt(flight, band, timeS),
     charge,
     cellVoltageV,
     event: kind,

@@ -1,4 +1,4 @@
-import { type MinuteUse, type TallySpans, tallyInWords, tallyStrokes, useNames } from './tally';
+import { type MinuteUse, minuteUses, type TallySpans, tallyInWords, tallyStrokes, useNames } from './tally';
 import './tally.css';
 
 const stroke = { gap: 9, height: 26, groupGap: 16, lean: 5 };
@@ -34,16 +34,35 @@ function Stroke({ minute, use }: { readonly minute: number; readonly use: Minute
     place === 4
       ? { x1: left - stroke.lean, y1: stroke.height - 1, x2: left + 3 * stroke.gap + stroke.lean, y2: 7 }
       : { x1: x, y1: 3, x2: x, y2: stroke.height + 3 };
-  return <line className={`tally-${use}`} {...line} />;
+  return <Line use={use} {...line} />;
+}
+
+interface LineProps {
+  readonly use: MinuteUse;
+  readonly x1: number;
+  readonly y1: number;
+  readonly x2: number;
+  readonly y2: number;
+}
+
+/** What is kept for doubt is hollow: a stroke of paper inside one of acorn. */
+function Line({ use, ...line }: LineProps) {
+  if (use !== 'doubt') return <line className={`tally-${use}`} {...line} />;
+  return (
+    <>
+      <line className="tally-doubt" {...line} />
+      <line className="tally-doubt-hollow" {...line} />
+    </>
+  );
 }
 
 export function TallyLegend() {
   return (
     <ul className="tally-legend" aria-label="What the strokes mean">
-      {(Object.keys(useNames) as MinuteUse[]).map((use) => (
+      {minuteUses.map((use) => (
         <li key={use}>
           <svg width="6" height="16" viewBox="0 0 6 16" aria-hidden="true">
-            <line className={`tally-${use}`} x1="3" y1="1" x2="3" y2="15" />
+            <Line use={use} x1={3} y1={1} x2={3} y2={15} />
           </svg>
           {useNames[use]}
         </li>

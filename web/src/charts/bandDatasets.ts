@@ -1,14 +1,19 @@
 import type { Band } from '@acorn-tally/core';
 import type { ChartDataset } from 'chart.js';
-import { bandOutline } from './flightLines';
+import { bandOutline, type Point } from './flightLines';
 import { token } from './setup';
 
 /** The band of a charge curve as a filled shape; nothing until it is reckoned. */
 export function bandDatasets(curve: Band['curve'], colour: string): ChartDataset<'line'>[] {
+  return shapeDatasets(bandOutline(curve), colour);
+}
+
+/** A filled shape in the colour of a token. */
+export function shapeDatasets(outline: readonly Point[], colour: string): ChartDataset<'line'>[] {
   return [
     {
       label: bandLabel,
-      data: bandOutline(curve),
+      data: [...outline],
       fill: 'shape',
       backgroundColor: token(colour),
       borderWidth: 0,
@@ -18,5 +23,5 @@ export function bandDatasets(curve: Band['curve'], colour: string): ChartDataset
   ];
 }
 
-/** The band has no reading of its own in a tooltip. */
+/** A shape has no reading of its own in a tooltip. */
 export const bandLabel = 'eight in ten flights';

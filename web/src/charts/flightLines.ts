@@ -1,4 +1,4 @@
-import type { Band, Estimate, FlightEvent } from '@acorn-tally/core';
+import type { Band, Estimate, FlightEvent, Planned } from '@acorn-tally/core';
 
 export interface Point {
   readonly x: number;
@@ -9,12 +9,23 @@ export interface Point {
 export const measures = ['charge', 'voltage'] as const;
 export type Measure = (typeof measures)[number];
 
+/** The middle flight as it is planned: turned back at the planned charge, where it is to be planned. */
+export interface ShownFlight {
+  readonly estimate: Estimate;
+  readonly events: readonly FlightEvent[];
+  /** Whether the plan belongs to what is on the screen now. */
+  readonly fresh: boolean;
+  readonly planned: Planned | null;
+}
+
 /** What the flight chart draws: minutes, and per cent or volts. */
 export interface FlightLines {
-  /** As planned, until it must turn back. */
+  /** The middle flight, until the charge to turn back at. */
   readonly flown: readonly Point[];
-  /** The way home, from turn back to touch-down. */
+  /** The way home of the middle flight, from there to touch-down; empty where nothing is planned. */
   readonly wayHome: readonly Point[];
+  /** Round what the way home may end with: from the middle flight's touch-down to what is held back; charge only. */
+  readonly wayHomeDoubt: readonly Point[];
   /** What would follow if the style were flown on. */
   readonly flownOn: readonly Point[];
   readonly marks: readonly Mark[];
@@ -24,8 +35,10 @@ export interface FlightLines {
 }
 
 export interface Mark extends Point {
-  readonly kind: 'turn-back' | 'touch-down' | 'forced-landing' | 'empty';
+  readonly kind: (typeof markKinds)[number];
 }
+
+const markKinds = ['planned-minute', 'turn-back', 'touch-down', 'forced-landing', 'empty'] as const;
 
 /** The voltage chart shows a little of what lies under an empty cell. */
 const emptyFloorV = 2.8;
@@ -42,27 +55,31 @@ export function bandOutline(curve: Band['curve']): Point[] {
   return [...early, ...late.reverse()];
 }
 
-/** From an estimate to its lines and marks; pure, so that it is tested without a screen. */
-export function flightLines(estimate: Estimate, measure: Measure): FlightLines {
-  const turnBack = eventOf(estimate, 'turn-back');
-  const touchdown = eventOf(estimate, 'touch-down');
+/** From a flight to its lines and marks; pure, so that it is tested without a screen. `heldBack` is the gauge to land with. */
+export function flightLines(
+  { estimate, events }: ShownFlight,
+  measure: Measure,
+  heldBack: number,
+): FlightLines {
+  const turnBack = eventOf(events, 'turn-back');
+  const touchdown = eventOf(events, 'touch-down');
   const place = (moment: Moment): Point => ({
     x: minutes(moment.timeS),
     y: measure === 'charge' ? percent(moment.charge) : moment.cellVoltageV,
   });
   const points = estimate.curve.map(place);
-  const [turn, down] = [place(turnBack), place(touchdown)];
-  const last = points[points.length - 1] ?? turn;
-  const lowest = Math.min(last.y, ...points.map(({ y }) => y));
+  const [turn, down] = [turnBack && place(turnBack), touchdown && place(touchdown)];
+  const lowest = Math.min(...points.map(({ y }) => y));
   const highest = Math.max(...points.map(({ y }) => y));
   return {
-    flown: [...points.filter((point) => point.x < turn.x), turn],
-    wayHome: [turn, down],
-    flownOn: [turn, ...points.filter((point) => point.x > turn.x)],
-    marks: (['turn-back', 'touch-down', 'forced-landing', 'empty'] as const).flatMap((kind) =>
-      estimate.events.filter((event) => event.kind === kind).map((event) => ({ kind, ...place(event) })),
+    flown: turn ? [...points.filter((point) => point.x < turn.x), turn] : points,
+    wayHome: turn && down ? [turn, down] : [],
+    wayHomeDoubt: turn && down && measure === 'charge' ? doubtOf(turn, down, percent(heldBack)) : [],
+    flownOn: turn ? [turn, ...points.filter((point) => point.x > turn.x)] : [],
+    marks: markKinds.flatMap((kind) =>
+      events.filter((event) => event.kind === kind).map((event) => ({ kind, ...place(event) })),
     ),
-    lastMinute: Math.max(last.x, down.x / (1 - wordsShare)),
+    lastMinute: Math.max(points[points.length - 1]?.x ?? 0, (down?.x ?? 0) / (1 - wordsShare)),
     lowest:
       measure === 'charge' ? Math.floor(lowest / 10) * 10 : Math.min(emptyFloorV, Math.floor(lowest * 5) / 5),
     highest: measure === 'charge' ? 100 : Math.ceil(highest * 5) / 5,
@@ -71,8 +88,12 @@ export function flightLines(estimate: Estimate, measure: Measure): FlightLines {
 
 type Moment = Pick<FlightEvent, 'timeS' | 'charge' | 'cellVoltageV'>;
 
-export function eventOf(estimate: Estimate, kind: FlightEvent['kind']): FlightEvent {
-  const event = estimate.events.find((candidate) => candidate.kind === kind);
-  if (!event) throw new Error(`An estimate has no event "${kind}".`);
-  return event;
+/** As many flights as the confidence asks for touch down above the lower edge; the middle one at the upper. */
+function doubtOf(turn: Point, down: Point, heldBackPercent: number): Point[] {
+  return down.y > heldBackPercent ? [turn, down, { x: down.x, y: heldBackPercent }] : [];
+}
+
+/** Null for what does not happen: nothing is turned back where the flight is not to be planned. */
+export function eventOf(events: readonly FlightEvent[], kind: FlightEvent['kind']): FlightEvent | null {
+  return events.find((candidate) => candidate.kind === kind) ?? null;
 }

@@ -1,35 +1,29 @@
-import {
-  bandOf,
-  drawCoefficients,
-  drawnFlights,
-  estimate,
-  imperialUnits,
-  metricUnits,
-} from '@acorn-tally/core';
-import { answered } from '../../../core/fixtures/answered';
+import { bandsOf, type FlightEvent, imperialUnits, metricUnits } from '@acorn-tally/core';
+import { boxDrawn } from '../../../core/fixtures/beliefs';
 import { writerOf } from '../state/units';
-import { jayRequest } from '../testing/jay';
+import { flightAsPlanned, jayRequest } from '../testing/jay';
 import { eventOf } from './flightLines';
 import { lastTimeS, readingAt, readingInWords } from './reading';
 
-const outcome = answered(estimate(jayRequest));
-const flight = outcome;
-const draws = drawCoefficients(64, 2);
-const [flights = []] = drawnFlights([jayRequest], draws);
-const band = bandOf(flight, flights, draws).curve;
+const flight = flightAsPlanned;
+const band = bandsOf([jayRequest], boxDrawn(64, 2))[0]?.curve ?? [];
+const event = (kind: FlightEvent['kind']) => {
+  const found = eventOf(flight.events, kind);
+  if (!found) throw new Error(`There is no ${kind}.`);
+  return found;
+};
 
 test('at each event that lies on the drain the reading is the event’s', () => {
-  for (const kind of ['turn-back', 'forced-landing', 'empty'] as const) {
-    const event = eventOf(flight, kind);
-    const reading = readingAt(flight, band, event.timeS);
-    expect(reading.charge).toBeCloseTo(event.charge, 2);
-    expect(reading.cellVoltageV).toBeCloseTo(event.cellVoltageV, 1);
+  for (const kind of ['planned-minute', 'turn-back', 'forced-landing', 'empty'] as const) {
+    const reading = readingAt(flight, band, event(kind).timeS);
+    expect(reading.charge).toBeCloseTo(event(kind).charge, 2);
+    expect(reading.cellVoltageV).toBeCloseTo(event(kind).cellVoltageV, 1);
   }
-  expect(readingAt(flight, band, 0).charge).toBeCloseTo(flight.takeoffCharge, 9);
+  expect(readingAt(flight, band, 0).charge).toBeCloseTo(flight.estimate.takeoffCharge, 9);
 });
 
 test('on the way home it runs straight from turn back to touch-down, and what is not known is not told', () => {
-  const [turn, down] = [eventOf(flight, 'turn-back'), eventOf(flight, 'touch-down')];
+  const [turn, down] = [event('turn-back'), event('touch-down')];
   const half = readingAt(flight, band, (turn.timeS + down.timeS) / 2);
   expect(half).toMatchObject({ phase: 'way home', powerW: null, packTemperatureC: null, chargeBand: null });
   expect(half.charge).toBeCloseTo((turn.charge + down.charge) / 2, 9);

@@ -1,7 +1,7 @@
-import { type Band, type Estimate, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
+import { type Band, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
 import type { Writer } from '../state/units';
-import { eventOf } from './flightLines';
+import { eventOf, type ShownFlight } from './flightLines';
 
 /** What stands at one moment of a flight. What the way home does not tell (it is reckoned as a whole) is null. */
 export interface Reading {
@@ -16,9 +16,9 @@ export interface Reading {
 }
 
 /** Reads a flight at a moment: straight between the points of its curve, and along the way home between its ends. */
-export function readingAt(estimate: Estimate, band: Band['curve'], timeS: number): Reading {
-  const [turnBack, touchdown] = [eventOf(estimate, 'turn-back'), eventOf(estimate, 'touch-down')];
-  if (timeS > turnBack.timeS && timeS <= touchdown.timeS) {
+export function readingAt({ estimate, events }: ShownFlight, band: Band['curve'], timeS: number): Reading {
+  const [turnBack, touchdown] = [eventOf(events, 'turn-back'), eventOf(events, 'touch-down')];
+  if (turnBack && touchdown && timeS > turnBack.timeS && timeS <= touchdown.timeS) {
     const share = (timeS - turnBack.timeS) / (touchdown.timeS - turnBack.timeS);
     const along = (pick: (event: FlightEvent) => number) =>
       pick(turnBack) + share * (pick(touchdown) - pick(turnBack));
@@ -36,7 +36,7 @@ export function readingAt(estimate: Estimate, band: Band['curve'], timeS: number
   const along = (values: readonly number[]) => straightBetween(times, values, timeS);
   return {
     timeS,
-    phase: timeS <= turnBack.timeS ? 'flown' : 'if flown on',
+    phase: timeS <= (turnBack?.timeS ?? Number.POSITIVE_INFINITY) ? 'flown' : 'if flown on',
     charge: along(estimate.curve.map(({ charge }) => charge)),
     chargeBand: bandAt(estimate.takeoffCharge, band, timeS),
     cellVoltageV: along(estimate.curve.map(({ cellVoltageV }) => cellVoltageV)),
@@ -46,8 +46,9 @@ export function readingAt(estimate: Estimate, band: Band['curve'], timeS: number
 }
 
 /** When the motors stop if the style is flown on, or touch-down where that is later. */
-export function lastTimeS(estimate: Estimate): number {
-  return Math.max(eventOf(estimate, 'motors-out').timeS, eventOf(estimate, 'touch-down').timeS);
+export function lastTimeS({ events }: ShownFlight): number {
+  const times = (['motors-out', 'touch-down'] as const).map((kind) => eventOf(events, kind)?.timeS ?? 0);
+  return Math.max(...times);
 }
 
 /** "8:00, 58 % (55–61 %), 3.78 V a cell, pack 22 °C". */

@@ -1,8 +1,10 @@
 /** Who takes a minute of the box. */
-export type MinuteUse = 'spend' | 'home' | 'held' | 'gone';
+export const minuteUses = ['spend', 'doubt', 'home', 'held', 'gone'] as const;
+export type MinuteUse = (typeof minuteUses)[number];
 
 export const useNames: Record<MinuteUse, string> = {
   spend: 'to spend',
+  doubt: 'kept for doubt',
   home: 'way home',
   held: 'held back',
   gone: 'gone before you start',
@@ -11,6 +13,7 @@ export const useNames: Record<MinuteUse, string> = {
 /** The bounds between the uses, in seconds from take-off, and how many minutes are drawn in all. */
 export interface TallySpans {
   readonly spendS: number;
+  readonly doubtS: number;
   readonly homeS: number;
   readonly heldS: number;
   readonly boxS: number;
@@ -20,22 +23,25 @@ export interface TallySpans {
  * One stroke a minute: the use that the middle of the minute falls into. A flight that outlasts the box gets its strokes
  * beyond it.
  */
-export function tallyStrokes({ spendS, homeS, heldS, boxS }: TallySpans): MinuteUse[] {
+export function tallyStrokes({ spendS, doubtS, homeS, heldS, boxS }: TallySpans): MinuteUse[] {
+  const middleS = spendS + doubtS;
+  const usedS = middleS + homeS + heldS;
   const bounds: readonly (readonly [number, MinuteUse])[] = [
     [spendS, 'spend'],
-    [spendS + homeS, 'home'],
-    [spendS + homeS + heldS, 'held'],
+    [middleS, 'doubt'],
+    [middleS + homeS, 'home'],
+    [usedS, 'held'],
   ];
-  const minutes = Math.round(Math.max(boxS, spendS + homeS + heldS) / 60);
+  const minutes = Math.round(Math.max(boxS, usedS) / 60);
   return Array.from({ length: minutes }, (_, minute) => {
-    const middleS = minute * 60 + 30;
-    return bounds.find(([until]) => middleS < until)?.[1] ?? 'gone';
+    const atS = minute * 60 + 30;
+    return bounds.find(([until]) => atS < until)?.[1] ?? 'gone';
   });
 }
 
 /** The strip in words, for those who hear it. */
 export function tallyInWords(strokes: readonly MinuteUse[]): string {
-  const parts = (['spend', 'home', 'held', 'gone'] as const)
+  const parts = minuteUses
     .map((use) => ({ use, count: strokes.filter((stroke) => stroke === use).length }))
     .filter(({ count }) => count > 0)
     .map(({ use, count }) => `${count} min ${useNames[use]}`);

@@ -6,9 +6,11 @@ import {
   ranges,
   readCoordinates,
   siteRanges,
+  standardQnhHpa,
   timeZoneAt,
   toldInSi,
   usualCeilingM,
+  usualHumidity,
   usualRoughnessM,
   writeCoordinates,
 } from '@acorn-tally/core';
@@ -216,13 +218,13 @@ function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
       <QuantityField
         quantity={ranges.conditions.relativeHumidity}
         value={weather.relativeHumidity ?? null}
-        assumed={0.6}
+        assumed={usualHumidity}
         onChange={(relativeHumidity) => change({ relativeHumidity }, 'humidity')}
       />
       <QuantityField
         quantity={ranges.conditions.qnhHpa}
         value={weather.qnhHpa ?? null}
-        assumed={1013}
+        assumed={standardQnhHpa}
         hint="if you know it; else the standard day"
         onChange={(qnhHpa) => change({ qnhHpa }, 'QNH')}
       />

@@ -1,7 +1,9 @@
 import { IconAlertTriangle } from '@tabler/icons-react';
+import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useAircraft, useConditions } from '../state/current';
+import { homeName, movedHomeOf } from '../state/home';
 import { useWriter } from '../state/units';
 import { airAt, bearing } from './air';
 import './conditions.css';
@@ -18,12 +20,13 @@ export function Ribbon() {
   const note = clock.note(conditions.at);
   const { wind } = weather;
   const heightM = aircraft?.flight.heightM ?? 60;
-  const air = airAt(weather, heightM);
+  const air = airAt(weather, heightM, beliefAbout(aircraft).middle);
   return (
     <section className="ribbon" aria-label="Conditions">
       <span>
         <b>{conditions.place}</b> · {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
         {note && <b className="ribbon-zone">{note}</b>}
+        {movedHomeOf(conditions) && <b className="ribbon-zone"> · home is {homeName(conditions)}</b>}
         {conditions.weatherFrom?.practice && <b className="practice">practice weather</b>}
       </span>
       <span>

@@ -1,5 +1,6 @@
 import type { ConditionsRecord } from '@acorn-tally/core';
 import { Say } from '../fields/Say';
+import { beliefAbout } from '../state/belief';
 import { useAircraft } from '../state/current';
 import { useWriter } from '../state/units';
 import { airAt } from './air';
@@ -9,11 +10,13 @@ const usualHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
 /** The wind as it grows with height, as bars: the part a pilot on the ground does not feel. */
 export function WindByHeight({ conditions }: { readonly conditions: ConditionsRecord }) {
   const { write } = useWriter();
-  const workingM = useAircraft()?.flight.heightM ?? null;
+  const aircraft = useAircraft();
+  const workingM = aircraft?.flight.heightM ?? null;
+  const { middle } = beliefAbout(aircraft);
   const heightsM = [...new Set([...usualHeightsM, ...(workingM === null ? [] : [workingM])])].sort(
     (a, b) => a - b,
   );
-  const rows = heightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM) }));
+  const rows = heightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM, middle) }));
   const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal : null;
   const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
   return (

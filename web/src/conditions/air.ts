@@ -1,14 +1,18 @@
 import {
   type AirAtHeight,
   atmosphereOver,
+  type Belief,
   type Conditions,
   type Outcome,
-  usualCoefficients,
 } from '@acorn-tally/core';
 
 /** The air at one height over the place, or why it cannot be known. */
-export function airAt(weather: Conditions, heightM: number): Outcome<AirAtHeight> {
-  const atmosphere = atmosphereOver(weather, usualCoefficients);
+export function airAt(
+  weather: Conditions,
+  heightM: number,
+  { middle }: Pick<Belief, 'middle'>,
+): Outcome<AirAtHeight> {
+  const atmosphere = atmosphereOver(weather, middle.coefficients);
   return atmosphere.ok ? { ok: true, value: atmosphere.value(heightM) } : atmosphere;
 }
 

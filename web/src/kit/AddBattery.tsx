@@ -1,4 +1,4 @@
-import { type AircraftRecord, classTemplates, usualKeeping } from '@acorn-tally/core';
+import { type AircraftRecord, chargedFull, classTemplates, usualKeeping } from '@acorn-tally/core';
 import { useBusy } from '../app/useBusy';
 import { useChosen } from '../state/chosen';
 import { useBatteriesOf } from '../state/current';
@@ -26,7 +26,7 @@ export function AddBattery({ aircraft, quiet = false }: Props) {
         ...like,
         cycles: 0,
         health: null,
-        startCharge: 0.99,
+        startCharge: chargedFull,
         daysSinceCharge: null,
         startTemperatureC: null,
       };

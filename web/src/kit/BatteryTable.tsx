@@ -4,6 +4,7 @@ import {
   type ConditionsRecord,
   flyingOrder,
   isFlown,
+  takeoffCharge,
 } from '@acorn-tally/core';
 import { IconArrowDown, IconArrowUp, IconChevronDown, IconChevronRight } from '@tabler/icons-react';
 import {
@@ -21,6 +22,7 @@ import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
+import { likeliest } from '../state/belief';
 import { BatteryDetails } from './BatteryDetails';
 import { columnsFor, type Line } from './batteryColumns';
 import { SelectionBar } from './SelectionBar';
@@ -194,7 +196,14 @@ function linesOf(
 ): Line[] {
   const packs = batteries.map((battery) => packAtTheHour(battery, conditions));
   const flown = batteries.flatMap(({ keeping }, i) => (isFlown(keeping) ? [i] : []));
-  const order = flyingOrder(flown.map((i) => packs[i] as Line['packNow'])).map((place) => flown[place]);
+  const candidates = flown.map((i) => {
+    const pack = packs[i] as Line['packNow'];
+    return {
+      ...pack,
+      takeoffCharge: takeoffCharge(pack, likeliest((batteries[i] as BatteryRecord).aircraftId)),
+    };
+  });
+  const order = flyingOrder(candidates).map((place) => flown[place]);
   return batteries.map((battery, i) => ({
     battery,
     packNow: packs[i] as Line['packNow'],

@@ -17,6 +17,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
+import { likeliest } from '../state/belief';
 import { type Clock, useClock } from '../state/clock';
 import { useFlownBatteriesOf } from '../state/current';
 import { useRecords } from '../state/records';
@@ -36,7 +37,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
   const packs = batteries
     .map((battery) => ({
       label: battery.label,
-      charge: takeoffCharge(packAtTheHour(battery, conditions)),
+      charge: takeoffCharge(packAtTheHour(battery, conditions), likeliest(chosen.id)),
     }))
     .filter(({ charge }) => charge < fullEnough);
   const addIt = () =>

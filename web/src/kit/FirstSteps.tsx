@@ -14,7 +14,7 @@ import {
   usualKeeping,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import type { FormEvent } from 'react';
+import { type FormEvent, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useBusy } from '../app/useBusy';
 import { Tally, TallyLegend } from '../charts/Tally';
@@ -22,7 +22,10 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { shownPlan } from '../minutes/planned';
 import { spansOf } from '../minutes/spans';
+import { useBandsOf } from '../minutes/useBands';
+import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useDraft } from '../state/drafts';
 import { useRecords } from '../state/records';
@@ -216,8 +219,13 @@ interface StripProps {
 
 /** The strip as it would be with what is typed so far. */
 function FirstStrip({ spec, pack, conditions, name }: StripProps) {
-  const { flight, policy } = aircraftOfClass({ spec, pack }, name);
-  const outcome = estimate({ aircraft: spec, battery: pack, conditions: conditions.weather, flight, policy });
+  const { known, middle } = beliefAbout(null);
+  const requests = useMemo(() => {
+    const { flight, policy } = aircraftOfClass({ spec, pack }, name);
+    return [{ aircraft: spec, battery: pack, conditions: conditions.weather, flight, policy }] as const;
+  }, [spec, pack, conditions.weather, name]);
+  const bands = useBandsOf(requests, known);
+  const outcome = estimate(requests[0], middle);
   if (!outcome.ok) {
     return (
       <p className="field-problem" role="alert">
@@ -225,12 +233,14 @@ function FirstStrip({ spec, pack, conditions, name }: StripProps) {
       </p>
     );
   }
+  const planned = shownPlan(outcome.value, bands.value?.[0] ?? null, bands.fresh);
   return (
     <section className="first-strip" aria-label="Your first strip">
-      <Tally spans={spansOf(outcome.value, spec.advertisedFlightTimeS)} />
+      <Tally spans={spansOf(outcome.value, planned, spec.advertisedFlightTimeS)} />
       <p>
-        <b>{minutesAndSeconds(outcome.value.usableS.p50)} to spend</b> of{' '}
-        {minutesAndSeconds(spec.advertisedFlightTimeS)} on the box
+        <b>{planned ? minutesAndSeconds(planned.usableS) : '…'} to spend</b> of{' '}
+        {minutesAndSeconds(spec.advertisedFlightTimeS)} on the box;{' '}
+        {minutesAndSeconds(outcome.value.usableS.p50)} in the middle
       </p>
       <TallyLegend />
     </section>

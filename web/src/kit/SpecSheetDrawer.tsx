@@ -9,7 +9,6 @@ import {
   maxAirspeedMps,
   maxAirspeedRange,
   nameProblem,
-  priors,
   usualAuxiliaryPowerW,
   usualDragAreaM2,
   usualSpec,
@@ -18,6 +17,7 @@ import { SidePanel } from '../app/SidePanel';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { likeliest } from '../state/belief';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { classInWords } from './kitWords';
@@ -143,7 +143,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
       <h3 className="panel-part">What it does by itself</h3>
       {optional('lowWarningCharge', usualSpec.lowWarningCharge, 'when it first warns')}
       {optional('forcedLandingCharge', usualSpec.forcedLandingCharge, 'then it lands, wherever it is')}
-      {optional('hiddenCharge', priors.hiddenCharge.value, 'kept for emergencies, never planned')}
+      {optional('hiddenCharge', likeliest(aircraft.id).hiddenCharge, 'kept for emergencies, never planned')}
       {optional('landInPlaceRadiusM', usualSpec.landInPlaceRadiusM, 'it does not come back, it comes down')}
       {optional('lowReturnRadiusM', usualSpec.lowReturnRadiusM, 'it does not climb to the return height')}
       {optional('lowReturnHeightM', usualSpec.lowReturnHeightM, 'to which it rises then')}

@@ -9,13 +9,13 @@ import {
   ranges,
   storageAdvice,
   takeoffCharge,
-  usualHealth,
 } from '@acorn-tally/core';
 import type { ColumnDef } from '@tanstack/react-table';
 import type { ReactNode } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { believedHealth, likeliest } from '../state/belief';
 import { clockAt, useClock } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
@@ -91,7 +91,7 @@ export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean):
     column(
       'health',
       'Health',
-      ({ battery }) => battery.pack.health ?? usualHealth(battery.pack.cycles ?? 0),
+      ({ battery }) => believedHealth(battery),
       ({ battery }) => <HealthCell battery={battery} />,
     ),
     column(
@@ -103,7 +103,7 @@ export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean):
     column(
       'now',
       `At ${clockAt(conditions).format(conditions.at, 'HH:mm')}`,
-      ({ packNow }) => takeoffCharge(packNow),
+      ({ battery, packNow }) => takeoffCharge(packNow, likeliest(battery.aircraftId)),
       (line) => <NowCell {...line} at={conditions.at} />,
     ),
     column(
@@ -173,7 +173,7 @@ function CyclesCell({ battery }: CellProps) {
 
 function HealthCell({ battery }: CellProps) {
   const { changePack } = usePackEdit(battery);
-  const assumed = usualHealth(battery.pack.cycles ?? 0);
+  const assumed = believedHealth({ ...battery, pack: { ...battery.pack, health: null } });
   return (
     <QuantityField
       bare
@@ -205,14 +205,17 @@ function ChargedCell({ battery, seenFrom }: CellProps & { readonly seenFrom: str
 }
 
 function NowCell({ battery, packNow, at }: Line & { readonly at: string }) {
-  const advice = storageAdvice(packNow);
+  const coefficients = likeliest(battery.aircraftId);
+  const advice = storageAdvice(packNow, coefficients);
   const clock = useClock();
   const { say } = useWriter();
   return (
     <>
-      <b>{chargeInWords(packNow)}</b>
+      <b>{chargeInWords(packNow, coefficients)}</b>
       <small className={advice.act && isFlown(battery.keeping) ? 'kit-act' : undefined}>
-        {advice.act ? say(advice) : (storageInWords(packNow, at, clock) ?? say(advice).toLowerCase())}
+        {advice.act
+          ? say(advice)
+          : (storageInWords(packNow, coefficients, at, clock) ?? say(advice).toLowerCase())}
       </small>
     </>
   );

@@ -1,4 +1,5 @@
 import type { Battery } from '@acorn-tally/core';
+import { likeliest } from '../state/belief';
 import { clockOf } from '../state/clock';
 import { jay1 } from '../testing/jay';
 import { storageInWords, whenInWords } from './kitWords';
@@ -6,6 +7,7 @@ import { quickActions } from './quickActions';
 
 const at = '2026-11-26T08:40:00Z';
 const clock = clockOf('Europe/London');
+const usual = likeliest(jay1.aircraftId);
 
 test('times are told as seen from the hour', () => {
   expect(
@@ -17,10 +19,10 @@ test('times are told as seen from the hour', () => {
 
 test('a smart pack full on Thursday morning is at storage five days later, and a plain pack never (common practice)', () => {
   const pack: Battery = { ...jay1.pack, startCharge: 1, daysSinceCharge: 0 };
-  expect(storageInWords(pack, at, clock)).toBe('at storage by Tuesday');
-  expect(storageInWords({ ...pack, daysToStorage: 10 }, at, clock)).toBe('at storage by 6 Dec');
-  expect(storageInWords({ ...pack, daysToStorage: 0 }, at, clock)).toBeNull();
-  expect(storageInWords({ ...pack, startCharge: 0.6 }, at, clock)).toBeNull();
+  expect(storageInWords(pack, usual, at, clock)).toBe('at storage by Tuesday');
+  expect(storageInWords({ ...pack, daysToStorage: 10 }, usual, at, clock)).toBe('at storage by 6 Dec');
+  expect(storageInWords({ ...pack, daysToStorage: 0 }, usual, at, clock)).toBeNull();
+  expect(storageInWords({ ...pack, startCharge: 0.6 }, usual, at, clock)).toBeNull();
 });
 
 test('quick actions set the charge and its hour; a flight adds a cycle, and days typed before no longer hold', () => {

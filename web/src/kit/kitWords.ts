@@ -2,6 +2,7 @@ import {
   type Battery,
   type BatteryContent,
   type ClassTemplate,
+  type Coefficients,
   type KeptPlace,
   storageInDays,
   takeoffCharge,
@@ -26,15 +27,20 @@ export function keptPlaceOf({ pack, keeping }: Pick<BatteryContent, 'pack' | 'ke
 }
 
 /** The gauge of a pack as it will be at an hour: "96 %". */
-export function chargeInWords(pack: Battery): string {
-  return `${Math.round(takeoffCharge(pack) * 100)} %`;
+export function chargeInWords(pack: Battery, coefficients: Coefficients): string {
+  return `${Math.round(takeoffCharge(pack, coefficients) * 100)} %`;
 }
 
 const week = 6;
 
 /** "at storage by Sunday", "at storage by 12 Dec", or nothing for a pack that is there or keeps its charge. */
-export function storageInWords(pack: Battery, at: string, clock: Clock): string | null {
-  const days = storageInDays(pack);
+export function storageInWords(
+  pack: Battery,
+  coefficients: Coefficients,
+  at: string,
+  clock: Clock,
+): string | null {
+  const days = storageInDays(pack, coefficients);
   if (days === null || days === 0) return null;
   const then = new Date(Date.parse(at) + days * 86_400_000).toISOString();
   return `at storage by ${clock.format(then, days <= week ? 'dddd' : 'D MMM')}`;

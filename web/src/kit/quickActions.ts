@@ -1,16 +1,13 @@
-import { type BatteryContent, storageCharge, usualReserveCharge } from '@acorn-tally/core';
+import { type BatteryContent, chargedFull, storageCharge, usualReserveCharge } from '@acorn-tally/core';
 
 type Part = Pick<BatteryContent, 'pack' | 'keeping'>;
-
-/** What a full pack shows at take-off: start-up and waiting for satellites cost a percent (common practice). */
-const fullAtTakeoff = 0.99;
 
 /** What a pilot does to packs again and again, as what it changes of one at an instant. */
 export const quickActions = {
   charged: {
     name: 'Charged now',
     done: 'charging',
-    change: ({ pack, keeping }: Part, now: string): Part => standsAt({ pack, keeping }, fullAtTakeoff, now),
+    change: ({ pack, keeping }: Part, now: string): Part => standsAt({ pack, keeping }, chargedFull, now),
   },
   stored: {
     name: 'Put to storage',

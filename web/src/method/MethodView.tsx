@@ -16,7 +16,10 @@ import { Wide } from '../app/Wide';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 
 import { Say } from '../fields/Say';
+import { shownPlan } from '../minutes/planned';
+import { useBandsOf } from '../minutes/useBands';
 import { requestFor } from '../minutes/useEstimates';
+import { beliefAbout } from '../state/belief';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
 import { guesses } from './guesses';
@@ -64,7 +67,7 @@ function Chooser({ aircraft, batteries, battery }: ChooserProps) {
         make of it. What is guessed is guessed openly, and 512 flights with other guesses give the band.
       </p>
       <p className="method-lead">
-        Reckoned here or over the interface for programs (<a href="/api/docs">/api/docs</a>), it is the same
+        Calculated here or over the interface for programs (<a href="/api/docs">/api/docs</a>), it is the same
         code and gives the same digits.
       </p>
       <h2>On this page</h2>
@@ -95,9 +98,19 @@ interface ToldProps {
 function Told({ aircraft, battery, conditions }: ToldProps) {
   const told = useMemo(() => {
     const request = requestFor(aircraft, battery, conditions);
-    return { curve: powerCurve(request), estimate: estimate(request), explained: explain(request) };
+    const { middle } = beliefAbout(aircraft);
+    return {
+      requests: [request],
+      curve: powerCurve(request, middle),
+      estimate: estimate(request, middle),
+      explained: explain(request, middle),
+    };
   }, [aircraft, battery, conditions]);
   const { curve } = told;
+  const bands = useBandsOf(told.requests, beliefAbout(aircraft).known);
+  const planned = told.estimate.ok
+    ? shownPlan(told.estimate.value, bands.value?.[0] ?? null, bands.fresh)
+    : null;
   const boxClock = minutesAndSeconds(aircraft.spec.advertisedFlightTimeS);
   return (
     <main className="desk-main">
@@ -105,7 +118,7 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
       {told.estimate.ok && told.explained.ok ? (
         <section id="steps">
           <h2 className="section-title">
-            How {boxClock} on the box become {minutesAndSeconds(told.estimate.value.usableS.p50)} to spend
+            How {boxClock} on the box become {planned ? minutesAndSeconds(planned.usableS) : '…'} to spend
           </h2>
           <ol className="steps">
             {stepsOf({
@@ -114,6 +127,7 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
               conditions,
               estimate: told.estimate.value,
               explained: told.explained.value,
+              planned,
             }).map(({ name, says, rule, source }) => (
               <li key={name}>
                 <b>{name}</b>
@@ -212,8 +226,8 @@ function LedgerAndBand() {
         For the band, all guesses below are drawn together 512 times, evenly rather than by chance (Sobol
         1967; Joe &amp; Kuo 2008), and each flight is flown. One in ten is shorter than the lower figure, one
         in ten longer than the upper. The minute to plan with is the one that lands with the reserve in as
-        many flights as you ask for, nine of ten unless you change it. The same draws tell which measurement
-        would narrow the band most.
+        many flights as you ask for, nine of ten unless you change it; what it is less than the middle is kept
+        for doubt. The same draws tell which test or reading would gain most of that back.
       </p>
       <p>
         Ground effect is not credited: below two rotor diameters a hover reads long (Cheeseman &amp; Bennett

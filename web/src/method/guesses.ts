@@ -1,4 +1,11 @@
-import { type Assumed, type Coefficients, priors, type WayToKnow, waysToKnow } from '@acorn-tally/core';
+import {
+  type Assumed,
+  healthGuesses,
+  type PriorName,
+  priors,
+  type WayToKnow,
+  waysToKnow,
+} from '@acorn-tally/core';
 import type { Writer } from '../state/units';
 
 export interface Guess {
@@ -9,10 +16,15 @@ export interface Guess {
   readonly better: string;
 }
 
+/** The health of a pack is one unknown, told by what it is guessed from. */
+const { healthDeviations: _, ...plainPriors } = priors;
+const told = { ...plainPriors, ...healthGuesses };
+
 const names: Record<
-  keyof Coefficients,
+  Exclude<PriorName, 'healthDeviations'> | keyof typeof healthGuesses,
   { readonly name: string; readonly unit?: string; readonly per?: number }
 > = {
+  flightPowerRatio: { name: 'one flight against another' },
   boxTimeRatio: { name: 'this aircraft against the one on the box' },
   windReadingRatio: { name: 'the wind reading' },
   windGrowthExponent: { name: 'how the wind grows with height' },
@@ -20,6 +32,7 @@ const names: Record<
   styleSpeedRatio: { name: 'how fast a style is flown' },
   hiddenCharge: { name: 'charge hidden below 0 %', unit: '%', per: 0.01 },
   capacityRatio: { name: 'capacity over the label' },
+  measuredHealthRatio: { name: 'a health that was measured' },
   wearPerCycle: { name: 'wear in 100 cycles', unit: '%', per: 0.0001 },
   capacityLossPerK: { name: 'charge lost in ten degrees of cold', unit: '%', per: 0.001 },
   resistanceRatio: { name: 'resistance of the cells' },
@@ -38,8 +51,8 @@ const names: Record<
 
 /** Every guess of the model in words, as the laws themselves hold it. */
 export function guesses(say: Writer['say']): Guess[] {
-  return (Object.keys(priors) as (keyof Coefficients)[]).map((key) => {
-    const prior: Assumed = priors[key];
+  return (Object.keys(told) as (keyof typeof told)[]).map((key) => {
+    const prior: Assumed = told[key];
     const { name, unit, per = 1 } = names[key];
     const number = (value: number) => `${Number((value / per).toPrecision(3))}${unit ? ` ${unit}` : ''}`;
     const because = typeof prior.because === 'string' ? prior.because : say(prior.because);
@@ -48,7 +61,8 @@ export function guesses(say: Writer['say']): Guess[] {
       value: unit || prior.value !== 1 ? number(prior.value) : '× 1',
       spread: prior.kind === 'relative' ? `±${Math.round(prior.spread * 100)} %` : `±${number(prior.spread)}`,
       because: because.replace(/^assumed: /, ''),
-      better: waysToKnow[prior.betterBy as WayToKnow],
+      better:
+        prior.betterBy === null ? 'Nothing does: it stays in doubt' : waysToKnow[prior.betterBy as WayToKnow],
     };
   });
 }

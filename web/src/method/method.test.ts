@@ -1,6 +1,7 @@
 import {
   estimate,
   explain,
+  healthGuesses,
   imperialUnits,
   metricUnits,
   powerCurve,
@@ -8,15 +9,17 @@ import {
   toldInSi,
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
+import { boxMiddle } from '../../../core/fixtures/beliefs';
 import { writerOf } from '../state/units';
-import { fell, jay, jay1, jayRequest } from '../testing/jay';
+import { fell, flightAsPlanned, jay, jay1, jayRequest } from '../testing/jay';
 import { guesses } from './guesses';
 import { minuteLines, powerLines } from './powerChart';
 import { stepsOf } from './steps';
 
 test('every guess of the model is named, with a value, a spread and what would teach it', () => {
   const rows = guesses(writerOf(metricUnits).say);
-  expect(rows).toHaveLength(Object.keys(priors).length);
+  // A health is one unknown, told as the three guesses behind it.
+  expect(rows).toHaveLength(Object.keys(priors).length - 1 + Object.keys(healthGuesses).length);
   expect(new Set(rows.map(({ name }) => name)).size).toBe(rows.length);
   for (const row of rows) {
     expect(Object.values(row).join(' ')).not.toMatch(/NaN|undefined/);
@@ -31,8 +34,9 @@ test('the steps tell the numbers of the estimate itself', () => {
     aircraft: jay,
     battery: jay1,
     conditions: fell,
-    estimate: answered(estimate(jayRequest)),
-    explained: answered(explain(jayRequest)),
+    estimate: answered(estimate(jayRequest, boxMiddle)),
+    explained: answered(explain(jayRequest, boxMiddle)),
+    planned: flightAsPlanned.planned,
   };
   const steps = stepsOf(told);
   const says = (name: string) =>
@@ -42,12 +46,15 @@ test('the steps tell the numbers of the estimate itself', () => {
   expect(says('Your flying')).toContain(`hover 100 % takes ${told.estimate.power.meanW.toFixed(1)} W`);
   expect(says('The pack')).toContain('18.1 Wh');
   expect(says('Held back')).toContain('touch down at 25 %');
+  expect(says('Kept for doubt')).toMatch(
+    /^nine in ten flights last at least \d+:\d\d min: .* turn back by \d\d % on the gauge/,
+  );
   for (const { says: said, rule, source } of steps)
     expect([toldInSi(said), rule, source].join()).not.toMatch(/NaN|undefined|[{}]/);
 });
 
 test('the charts mark the least of the power line and the most of the minutes', () => {
-  const curve = answered(powerCurve(jayRequest));
+  const curve = answered(powerCurve(jayRequest, boxMiddle));
   for (const air of ['box', 'today'] as const) {
     const { line, longest } = powerLines(curve)[air];
     expect(longest.y).toBe(Math.min(...line.map(({ y }) => y)));
@@ -63,8 +70,9 @@ test('in imperial units no guess and no step is left in metric ones (25 Nov 2026
     aircraft: jay,
     battery: jay1,
     conditions: fell,
-    estimate: answered(estimate(jayRequest)),
-    explained: answered(explain(jayRequest)),
+    estimate: answered(estimate(jayRequest, boxMiddle)),
+    explained: answered(explain(jayRequest, boxMiddle)),
+    planned: flightAsPlanned.planned,
   };
   const all = [...stepsOf(told).map(({ says }) => say(says)), ...guesses(say).map(({ because }) => because)];
   for (const text of all)

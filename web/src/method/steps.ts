@@ -3,13 +3,16 @@ import {
   type BatteryRecord,
   boxTemperatureC,
   type ConditionsRecord,
+  confidenceOf,
   type Estimate,
   type Explanation,
   minutesAndSeconds,
+  type Planned,
   roughnessClasses,
   type Sentence,
   sentence,
 } from '@acorn-tally/core';
+import { shareInWords, turnBackPercent } from '../fields/percent';
 
 /** One step from the box to the minutes: what it says of this battery, its rule in words, and who says so. */
 export interface Step {
@@ -25,6 +28,8 @@ export interface Told {
   readonly conditions: ConditionsRecord;
   readonly estimate: Estimate;
   readonly explained: Explanation;
+  /** What is planned; null while it is being reckoned. */
+  readonly planned: Planned | null;
 }
 
 const whole = (fraction: number) => `${Math.round(fraction * 100)} %`;
@@ -39,6 +44,7 @@ export function stepsOf(told: Told): Step[] {
     gauge(told),
     wayHome(told),
     heldBack(told),
+    ...doubt(told),
   ];
 }
 
@@ -189,16 +195,39 @@ function wayHome({ explained, aircraft }: Told): Step {
 }
 
 function heldBack({ estimate }: Told): Step {
-  const turn = estimate.events.find(({ kind }) => kind === 'turn-back');
-  const down = estimate.events.find(({ kind }) => kind === 'touch-down');
   return {
     name: 'Held back',
     says: sentence(
       'held-back',
-      'To touch down at {downCharge} it must turn back at {turnCharge}, after {usableS} min. These are middle values: half of all flights are shorter, so plan with the smaller figure.',
-      { downCharge: down?.charge ?? 0, turnCharge: turn?.charge ?? 0, usableS: estimate.usableS.p50 },
+      'To touch down at {downCharge} the middle flight would have to turn back at {turnCharge}, after {usableS} min. Half of all flights are shorter.',
+      {
+        downCharge: estimate.touchdownCharge.p50,
+        turnCharge: estimate.turnBackCharge.p50,
+        usableS: estimate.usableS.p50,
+      },
     ),
     rule: 'turn back = the last moment from which the way home ends with the reserve',
     source: 'common practice: 20, 25 or 30 % by weather and site',
   };
+}
+
+function doubt({ aircraft, estimate, planned }: Told): Step[] {
+  if (!planned || planned.turnBackCharge === null) return [];
+  return [
+    {
+      name: 'Kept for doubt',
+      says: sentence(
+        'doubt',
+        '{share} flights last at least {plannedS} min: that is to plan on, and {doubtS} min less than the middle. In the air turn back by {turn} on the gauge: {share} flights then land with what is held back. The two are not one moment: most flights come to that charge later.',
+        {
+          share: shareInWords(confidenceOf(aircraft.policy)),
+          plannedS: planned.usableS,
+          doubtS: estimate.usableS.p50 - planned.usableS,
+          turn: turnBackPercent(planned.turnBackCharge),
+        },
+      ),
+      rule: 'planned = the time that so many of 512 drawn flights reach',
+      source: 'Sobol 1967; Joe & Kuo 2008; quantiles by Hyndman & Fan 1996',
+    },
+  ];
 }

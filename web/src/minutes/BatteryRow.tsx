@@ -1,6 +1,6 @@
 import {
   type Advice,
-  type Band,
+  adviceMeanwhile,
   type Battery,
   type BatteryRecord,
   type Caution,
@@ -11,27 +11,31 @@ import {
   nameProblem,
   ranges,
   takeoffCharge,
-  usualHealth,
 } from '@acorn-tally/core';
 import { IconAlertTriangle, IconTrash } from '@tabler/icons-react';
 import { useBusy } from '../app/useBusy';
 import { Tally } from '../charts/Tally';
 import { ChoiceField } from '../fields/ChoiceField';
+import { turnBackPercent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { keptPlaceOf, placeNames } from '../kit/kitWords';
 import { usePackEdit } from '../kit/usePackEdit';
 import { packAtTheHour } from '../state/atTheHour';
+import { believedHealth, likeliest } from '../state/belief';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
+import type { DrawnAnswer } from '../workers/calculator';
+import { type ShownPlan, shownPlan } from './planned';
 import { spansOf } from './spans';
 import type { BatteryEstimate } from './useEstimates';
 
 interface Props {
   readonly row: BatteryEstimate;
-  readonly band: Band | undefined;
-  /** Whether the band belongs to what is on the screen now. */
+  /** What the draws said last; nothing yet where absent. */
+  readonly drawn: DrawnAnswer | undefined;
+  /** Whether that belongs to what is on the screen now. */
   readonly fresh: boolean;
   readonly boxS: number;
   readonly chosen: boolean;
@@ -40,8 +44,9 @@ interface Props {
 }
 
 /** One battery: the tally strip, minutes to spend and what to mind; the chosen one opens to be changed in place. */
-export function BatteryRow({ row, band, fresh, boxS, chosen, conditions, onChoose }: Props) {
-  const { battery, outcome, advice } = row;
+export function BatteryRow({ row, drawn, fresh, boxS, chosen, conditions, onChoose }: Props) {
+  const { battery, outcome } = row;
+  const planned = outcome.ok ? shownPlan(outcome.value, drawn?.band ?? null, fresh) : null;
   const { write } = useWriter();
   const pack = packAtTheHour(battery, conditions);
   return (
@@ -53,12 +58,9 @@ export function BatteryRow({ row, band, fresh, boxS, chosen, conditions, onChoos
         </span>
         {outcome.ok ? (
           <>
-            <Tally spans={spansOf(outcome.value, boxS)} />
-            <span className="row-minutes">
-              <b>{minutesAndSeconds(outcome.value.usableS.p50)}</b>
-              <BandWords band={band} fresh={fresh} />
-            </span>
-            <Flag advice={advice} />
+            <Tally spans={spansOf(outcome.value, planned, boxS)} />
+            <PlanWords planned={planned} estimate={outcome.value} drawn={drawn} />
+            <Flag advice={drawn?.advice ?? adviceMeanwhile(outcome.value)} />
           </>
         ) : (
           <span className="row-refused danger">
@@ -76,22 +78,36 @@ export function cautionsAbout(estimate: Estimate, about: Caution['about']): Caut
   return estimate.cautions.filter((caution) => caution.about === about);
 }
 
-/** "15:49–20:56", and what to plan with: the minute, and the gauge to turn back at. */
-function BandWords({ band, fresh }: { readonly band: Band | undefined; readonly fresh: boolean }) {
-  if (!band) return <small>reckoning …</small>;
-  const { p10, p90, planned } = band.usableS;
+interface PlanProps {
+  readonly planned: ShownPlan | null;
+  readonly estimate: Estimate;
+  readonly drawn: DrawnAnswer | undefined;
+}
+
+/** The minutes to plan on, large; the charge to turn back at; and the middle beside them, smaller. */
+function PlanWords({ planned, estimate, drawn }: PlanProps) {
+  const middle = (
+    <small className="row-middle">{minutesAndSeconds(estimate.usableS.p50)} in the middle</small>
+  );
+  if (!planned) {
+    return (
+      <span className="row-minutes">
+        <b>–:––</b> <small>reckoning …</small>
+        {middle}
+      </span>
+    );
+  }
   return (
-    <span className={fresh ? undefined : 'row-band-old'}>
-      <small className="row-range">
-        {minutesAndSeconds(p10)}–{minutesAndSeconds(p90)}
-      </small>
-      {planned > 0 ? (
-        <small>
-          plan {minutesAndSeconds(planned)}, back at {Math.ceil(band.turnBackCharge.planned * 100)} %
+    <span className={`row-minutes${planned.fresh ? '' : ' row-band-old'}`} aria-busy={!planned.fresh}>
+      <b>{minutesAndSeconds(planned.usableS)}</b>
+      {planned.turnBackCharge === null ? (
+        <small className="row-unsafe">
+          do not plan it: {inHundred(drawn?.band.chanceImpossible ?? 0)} fail
         </small>
       ) : (
-        <small className="row-unsafe">do not plan it: {inHundred(band.chanceImpossible)} fail</small>
+        <small className="row-turn">turn back by {turnBackPercent(planned.turnBackCharge)}</small>
       )}
+      {middle}
     </span>
   );
 }
@@ -102,7 +118,7 @@ export function inHundred(chance: number): string {
 }
 
 function stateInWords(battery: BatteryRecord, pack: Battery, write: Writer['write']): string {
-  const parts = [`${Math.round(takeoffCharge(pack) * 100)} %`];
+  const parts = [`${Math.round(takeoffCharge(pack, likeliest(battery.aircraftId)) * 100)} %`];
   if (pack.startTemperatureC != null) parts.push(write('temperature', pack.startTemperatureC));
   parts.push(`${battery.pack.cycles ?? 0} cycles`);
   return parts.join(' · ');
@@ -189,7 +205,7 @@ function BatteryFields({ battery, pack: packNow }: FieldsProps) {
         stacked
         quantity={fields.health}
         value={pack.health ?? null}
-        assumed={Number(usualHealth(pack.cycles ?? 0).toFixed(2))}
+        assumed={Number(believedHealth({ ...battery, pack: { ...pack, health: null } }).toFixed(2))}
         onChange={(health) => changePack({ health }, 'health')}
       />
       <TextField

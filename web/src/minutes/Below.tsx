@@ -1,5 +1,6 @@
 import {
   type AircraftRecord,
+  asPlanned,
   type Band,
   type BatteryRecord,
   type ConditionsRecord,
@@ -7,14 +8,18 @@ import {
   type EstimateRequest,
   minutesAndSeconds,
   spec,
+  withDoubt,
 } from '@acorn-tally/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { FlightChart } from '../charts/FlightChart';
 import { FlightTable } from '../charts/FlightTable';
+import type { ShownFlight } from '../charts/flightLines';
 import { Switch } from '../fields/Switch';
 import { keptPlaceOf } from '../kit/kitWords';
+import { beliefAbout } from '../state/belief';
 import { Ledger } from './Ledger';
 import { MeasureNext } from './MeasureNext';
+import { shownPlan } from './planned';
 import { useLedger } from './useBands';
 import { WhatIfs } from './WhatIfs';
 
@@ -24,8 +29,10 @@ interface Props {
   readonly conditions: ConditionsRecord;
   readonly request: EstimateRequest;
   readonly estimate: Estimate;
-  /** Null while it is being reckoned anew. */
+  /** What the draws said last; null before they have said anything. */
   readonly band: Band | null;
+  /** Whether that belongs to what is on the screen now. */
+  readonly fresh: boolean;
 }
 
 const pictures = [
@@ -42,7 +49,9 @@ const noCurve: Band['curve'] = [];
 
 /** Under the rows: the chosen battery’s flight, and where its minutes go, what would change them, what would make them surer. */
 export function Below(props: Props) {
-  const { aircraft, battery, estimate, band } = props;
+  const { aircraft, battery, band, fresh } = props;
+  const flight = useShownFlight(props);
+  const curve = (fresh && band?.curve) || noCurve;
   const [picture, setPicture] = useState<(typeof pictures)[number]['value']>('charge');
   const [question, setQuestion] = useState<(typeof questions)[number]['value']>('ledger');
   return (
@@ -53,15 +62,11 @@ export function Below(props: Props) {
           <Switch label="Show the flight as" value={picture} options={pictures} onChange={setPicture} />
         </div>
         {picture === 'table' ? (
-          <FlightTable
-            label={`${battery.label} in the air`}
-            estimate={estimate}
-            band={band?.curve ?? noCurve}
-          />
+          <FlightTable label={`${battery.label} in the air`} flight={flight} band={curve} />
         ) : (
           <FlightChart
-            estimate={estimate}
-            band={band?.curve ?? noCurve}
+            flight={flight}
+            band={curve}
             policy={aircraft.policy}
             forcedLandingCharge={spec(aircraft.spec, 'forcedLandingCharge')}
             measure={picture}
@@ -77,23 +82,42 @@ export function Below(props: Props) {
         </div>
         {question === 'ledger' && <LedgerOf {...props} />}
         {question === 'what-if' && (
-          <WhatIfs request={props.request} keptAt={keptPlaceOf(battery)} estimate={estimate} />
+          <WhatIfs
+            request={props.request}
+            known={beliefAbout(aircraft).known}
+            keptAt={keptPlaceOf(battery)}
+            estimate={props.estimate}
+            plannedS={flight.planned?.usableS ?? null}
+          />
         )}
-        {question === 'measure' && <MeasureNext label={battery.label} band={band} />}
+        {question === 'measure' && <MeasureNext label={battery.label} band={(fresh && band) || null} />}
       </section>
     </div>
   );
 }
 
+/** The middle flight turned back as planned, or, until that is known, flown on. */
+function useShownFlight({ aircraft, request, estimate, band, fresh }: Props): ShownFlight {
+  return useMemo(() => {
+    const planned = shownPlan(estimate, band, fresh);
+    const flown = planned && asPlanned(request, beliefAbout(aircraft).middle, planned);
+    const events = flown?.ok ? flown.value.events : estimate.events;
+    return { estimate, events, planned, fresh };
+  }, [aircraft, request, estimate, band, fresh]);
+}
+
 /** The ledger costs some hundred flights, so it is reckoned away from the screen, and only while it shows. */
-function LedgerOf({ request, estimate, aircraft, battery, conditions }: Props) {
-  const ledger = useLedger(request);
+function LedgerOf({ request, estimate, aircraft, battery, conditions, band, fresh }: Props) {
+  const { known } = beliefAbout(aircraft);
+  const ledger = useLedger(request, known);
+  const planned = shownPlan(estimate, band, fresh);
   if (!ledger.value) return null;
   return (
     <Ledger
       estimate={estimate}
-      lines={ledger.value}
-      fresh={ledger.fresh}
+      lines={planned ? withDoubt(ledger.value, estimate.usableS.p50, planned.usableS) : ledger.value}
+      fresh={ledger.fresh && fresh}
+      basis={known.basis}
       aircraft={aircraft}
       battery={battery}
       conditions={conditions}

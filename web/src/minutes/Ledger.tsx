@@ -1,8 +1,10 @@
 import {
   type AircraftRecord,
+  type Basis,
   type BatteryRecord,
   type Cause,
   type ConditionsRecord,
+  confidenceOf,
   type Estimate,
   type LedgerLine,
   leastAtTouchdown,
@@ -11,8 +13,11 @@ import {
   sentence,
   spec,
 } from '@acorn-tally/core';
+import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { packAtTheHour } from '../state/atTheHour';
+import { flightFromHome } from '../state/home';
+import { basisInWords } from './Trust';
 
 interface Props {
   readonly estimate: Estimate;
@@ -22,6 +27,7 @@ interface Props {
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
   readonly conditions: ConditionsRecord;
+  readonly basis: Basis;
 }
 
 /** From the minutes on the box to the minutes to spend, cause by cause; the lines add up to the second. */
@@ -41,7 +47,7 @@ export function Ledger(props: Props) {
           </td>
         </tr>
         {lines.map(({ cause, seconds }) => (
-          <tr key={cause}>
+          <tr key={cause} className={cause === 'doubt' ? 'ledger-doubt' : undefined}>
             <th scope="row">
               <Say sentence={wordsFor(cause, props)} />
             </th>
@@ -68,7 +74,7 @@ export function Ledger(props: Props) {
   );
 }
 
-function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Props): Sentence<Cause> {
+function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions, basis }: Props): Sentence<Cause> {
   const { flight, policy } = aircraft;
   const { airTemperatureC, elevationM } = conditions.weather;
   const pack = packAtTheHour(battery, conditions);
@@ -107,8 +113,13 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions }: Pro
       }),
     'way-home': () =>
       sentence('way-home', 'Way home: {farthestM} out, {heightM} up', {
-        farthestM: flight.farthestM,
+        farthestM: flightFromHome(conditions, flight).farthestM,
         heightM: flight.heightM,
+      }),
+    doubt: () =>
+      sentence('doubt', 'Kept for doubt: from {basis}, {confidence}', {
+        basis: basisInWords(basis),
+        confidence: shareInWords(confidenceOf(policy)),
       }),
   };
   return words[cause]();

@@ -11,15 +11,16 @@ export function MeasureNext({ label, band }: Props) {
   if (!band) return <p className="panel-note">reckoning …</p>;
   const { sensitivity, usableS } = band;
   const most = Math.max(...sensitivity.map(({ seconds }) => seconds));
-  const widthS = usableS.p90 - usableS.p10;
+  const doubtS = usableS.p50 - usableS.planned;
   return (
     <>
       <p className="panel-note">
-        Eight in ten flights of {label} lie within {minutesAndSeconds(widthS)} min, from{' '}
-        {minutesAndSeconds(usableS.p10)} to {minutesAndSeconds(usableS.p90)}. It would narrow by
+        Of {label}, {minutesAndSeconds(doubtS)} min are kept for doubt: eight in ten flights lie between{' '}
+        {minutesAndSeconds(usableS.p10)} and {minutesAndSeconds(usableS.p90)}. To plan on, you would gain
+        about
       </p>
       {sensitivity.length === 0 ? (
-        <p className="panel-note">little, whatever you measured.</p>
+        <p className="panel-note">little, whatever you found out.</p>
       ) : (
         <table className="ledger">
           <tbody>
@@ -37,6 +38,9 @@ export function MeasureNext({ label, band }: Props) {
           </tbody>
         </table>
       )}
+      <p className="panel-note">
+        Two flights of one aircraft differ by some 4 % whatever you know; that much stays in doubt.
+      </p>
       <Link to="/test-flights?record" className="link below-link">
         Record a test
       </Link>

@@ -1,27 +1,36 @@
 import {
+  type Aircraft,
   type AircraftRecord,
-  type Band,
   type BatteryRecord,
   type ConditionsRecord,
+  confidenceOf,
   type Estimate,
+  isTestOnly,
+  leastAtTouchdown,
   type Outcome,
+  type Policy,
+  spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { useKeys } from '../app/keys';
 import { TallyLegend } from '../charts/Tally';
+import { percent, shareInWords } from '../fields/percent';
 import { AddBattery } from '../kit/AddBattery';
 import { FirstSteps } from '../kit/FirstSteps';
+import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
-import type { Reckoned } from '../workers/useReckoned';
+import type { DrawnAnswer } from '../workers/calculator';
+import type { Calculated } from '../workers/useCalculated';
 import { BatteryRow, cautionsAbout, inHundred } from './BatteryRow';
 import { Below } from './Below';
 import { FlightPanel } from './FlightPanel';
+import { shownPlan } from './planned';
 import { Trust } from './Trust';
-import { type Bands, useBands } from './useBands';
-import { requestFor, useEstimates } from './useEstimates';
+import { type DrawnAnswers, useDrawnAnswers } from './useBands';
+import { type BatteryEstimate, requestFor, useEstimates } from './useEstimates';
 import './minutes.css';
 
 /** Every battery of the chosen aircraft with its minutes to spend, and where the minutes of the chosen one go. */
@@ -45,8 +54,8 @@ function Desk({ aircraft, conditions }: DeskProps) {
   const shown = useDeferredValue(now);
   const battery = useBattery(shown.batteries);
   const choose = useChosen((state) => state.choose);
-  const bands = useBands(shown.aircraft, shown.batteries, shown.conditions);
-  const band = battery ? bands.value?.get(battery.id) : undefined;
+  const drawn = useDrawnAnswers(shown.aircraft, shown.batteries, shown.conditions);
+  const band = battery ? drawn.value?.get(battery.id)?.band : undefined;
   const keys = useMemo(() => {
     const next = (step: number) => () => {
       const at = batteries.findIndex(({ id }) => id === battery?.id);
@@ -57,13 +66,16 @@ function Desk({ aircraft, conditions }: DeskProps) {
   }, [batteries, battery, choose]);
   useKeys(keys);
   const trust = useMemo(
-    () => (band && battery ? <Trust label={battery.label} band={band} /> : null),
-    [band, battery],
+    () =>
+      band && battery ? (
+        <Trust label={battery.label} band={band} basis={beliefAbout(aircraft).known.basis} />
+      ) : null,
+    [band, battery, aircraft],
   );
   return (
     <div className="desk">
       <FlightPanel key={aircraft.id} aircraft={aircraft} trust={trust} />
-      <Answers {...shown} battery={battery} bands={bands} />
+      <Answers {...shown} battery={battery} drawn={drawn} />
     </div>
   );
 }
@@ -71,10 +83,10 @@ function Desk({ aircraft, conditions }: DeskProps) {
 interface AnswersProps extends DeskProps {
   readonly batteries: readonly BatteryRecord[];
   readonly battery: BatteryRecord | null;
-  readonly bands: Reckoned<Bands>;
+  readonly drawn: Calculated<DrawnAnswers>;
 }
 
-const Answers = memo(function Answers({ aircraft, batteries, battery, conditions, bands }: AnswersProps) {
+const Answers = memo(function Answers({ aircraft, batteries, battery, conditions, drawn }: AnswersProps) {
   const choose = useChosen((state) => state.choose);
   const estimates = useEstimates(aircraft, batteries, conditions);
   const request = useMemo(
@@ -82,34 +94,30 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
     [aircraft, battery, conditions],
   );
   const chosen = estimates.find((row) => row.battery.id === battery?.id)?.outcome;
-  const band = battery ? bands.value?.get(battery.id) : undefined;
-  const totalS = estimates.reduce(
-    (sum, { outcome }) => sum + (outcome.ok ? outcome.value.usableS.p50 : 0),
-    0,
-  );
-  const planned = bands.trouble
-    ? `but no band: ${bands.trouble}`
-    : `${Math.floor(plannedS(bands.value, batteries) / 60)} min to plan on`;
+  const band = battery ? drawn.value?.get(battery.id)?.band : undefined;
+  const totalS = plannedInAllS(estimates, drawn);
   return (
     <main className="desk-main">
       <div className="headline">
-        <h1>Minutes to spend</h1>
-        <p>
-          {batteries.length} {batteries.length === 1 ? 'battery' : 'batteries'}, {Math.floor(totalS / 60)} min
-          in all, {planned}
-        </p>
+        <h1 className={drawn.fresh ? undefined : 'row-band-old'}>
+          {totalS === null ? 'Minutes to spend' : `${Math.floor(totalS / 60)} minutes to spend`}
+        </h1>
+        <p>{drawn.trouble ? `No band: ${drawn.trouble}` : sureInWords(aircraft.policy, aircraft.spec)}</p>
         <div className="push">
           <TallyLegend />
         </div>
       </div>
-      <FlightCautions outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome} band={band} />
+      <FlightCautions
+        outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome}
+        drawn={battery ? drawn.value?.get(battery.id) : undefined}
+      />
       <ul className="rows" aria-label="Batteries">
         {estimates.map((row) => (
           <BatteryRow
             key={row.battery.id}
             row={row}
-            band={bands.value?.get(row.battery.id)}
-            fresh={bands.fresh}
+            drawn={drawn.value?.get(row.battery.id)}
+            fresh={drawn.fresh}
             boxS={aircraft.spec.advertisedFlightTimeS}
             conditions={conditions}
             chosen={row.battery.id === battery?.id}
@@ -125,31 +133,48 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
           conditions={conditions}
           request={request}
           estimate={chosen.value}
-          band={(bands.fresh && band) || null}
+          band={band ?? null}
+          fresh={drawn.fresh}
         />
       )}
     </main>
   );
 });
 
-function plannedS(bands: Bands | null, batteries: readonly BatteryRecord[]): number {
-  return batteries.reduce((sum, { id }) => sum + (bands?.get(id)?.usableS.planned ?? 0), 0);
+/** What all batteries together give to plan on; null until it is known. */
+function plannedInAllS(
+  estimates: readonly BatteryEstimate[],
+  drawn: Calculated<DrawnAnswers>,
+): number | null {
+  if (!drawn.value) return null;
+  return estimates.reduce((sum, { battery, outcome }) => {
+    const band = drawn.value?.get(battery.id)?.band ?? null;
+    return sum + ((outcome.ok && shownPlan(outcome.value, band, drawn.fresh)?.usableS) || 0);
+  }, 0);
+}
+
+/** "nine in ten flights last so long and land with 25 %". */
+function sureInWords(policy: Policy, sheet: Aircraft): string {
+  const flights = `${shareInWords(confidenceOf(policy))} flights`;
+  if (isTestOnly(policy)) return `${flights} last so long; for a test only, never a plan`;
+  return `${flights} land with ${percent(leastAtTouchdown(policy, spec(sheet, 'forcedLandingCharge')))}`;
 }
 
 interface CautionsProps {
   readonly outcome: Outcome<Estimate> | undefined;
-  readonly band: Band | undefined;
+  readonly drawn: DrawnAnswer | undefined;
 }
 
-function FlightCautions({ outcome, band }: CautionsProps) {
+function FlightCautions({ outcome, drawn }: CautionsProps) {
   const { say } = useWriter();
   const found = [
-    ...(band && band.usableS.planned === 0
+    ...(drawn?.band.usableS.planned === 0
       ? [
-          `${inHundred(band.chanceImpossible)} of these flights would not come home: fly nearer, lower or downwind, or know the wind better`,
+          `${inHundred(drawn.band.chanceImpossible)} of these flights would not come home: fly nearer, lower or downwind, or know the wind better`,
         ]
       : []),
     ...(outcome?.ok ? cautionsAbout(outcome.value, 'flight').map(say) : []),
+    ...(drawn?.cautions ?? []).map(say),
   ];
   if (found.length === 0) return null;
   return (

@@ -1,27 +1,34 @@
-import { type Band, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
+import { type Band, type Basis, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
 import { inHundred } from './BatteryRow';
 
 interface Props {
   readonly label: string;
   readonly band: Band;
+  readonly basis: Basis;
 }
 
-/** How far the minutes can be trusted, where they come from, and what would make them surer. */
-export function Trust({ label, band }: Props) {
+/** How sure the minutes are, what they rest on, and what would gain some. */
+export function Trust({ label, band, basis }: Props) {
   const { p10, p90 } = band.usableS;
   const [first] = band.sensitivity;
   return (
     <>
-      <h2>Trust: from the box only</h2>
+      <h2>How sure</h2>
       <dl className="trust">
         <div>
           <dt>{label}, eight in ten</dt>
-          <dd>±{minutesAndSeconds((p90 - p10) / 2)}</dd>
+          <dd>
+            {minutesAndSeconds(p10)}–{minutesAndSeconds(p90)}
+          </dd>
+        </div>
+        <div>
+          <dt>Basis</dt>
+          <dd>{basisInWords(basis)}</dd>
         </div>
         {first && (
           <div>
             <dt>{waysToKnow[first.input]}</dt>
-            <dd>band −{minutesAndSeconds(first.seconds)}</dd>
+            <dd className="trust-gain">gains {minutesAndSeconds(first.seconds)}</dd>
           </div>
         )}
         {band.chanceImpossible >= 0.01 && (
@@ -31,6 +38,13 @@ export function Trust({ label, band }: Props) {
           </div>
         )}
       </dl>
+      {first && <p className="panel-note">What you find out turns hollow strokes solid.</p>}
     </>
   );
+}
+
+/** "the box only", "nine flights". */
+export function basisInWords(basis: Basis): string {
+  if (basis.source === 'box') return 'the box only';
+  return `${basis.flights} ${basis.flights === 1 ? 'flight' : 'flights'}`;
 }

@@ -1,10 +1,14 @@
 import {
+  beliefFrom,
   type Estimate,
   type EstimateRequest,
   estimate as estimateOf,
   hoverOrMove,
   type KeptPlace,
+  type Knowledge,
   minutesAndSeconds,
+  noDraws,
+  type Refusal,
   usualWhatIfs,
   type WhatIf,
   type WhatIfKind,
@@ -18,12 +22,16 @@ import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { useChosen } from '../state/chosen';
 import { useWriter } from '../state/units';
+import { useBandsOf } from './useBands';
 
 interface Props {
   readonly request: EstimateRequest;
   /** Where the pack waits, which a colder day changes with the air. */
   readonly keptAt: KeptPlace;
   readonly estimate: Estimate;
+  readonly known: Knowledge;
+  /** What is planned as it is; null until that is known. */
+  readonly plannedS: number | null;
 }
 
 const kindNames: Record<WhatIfKind, string> = {
@@ -35,18 +43,21 @@ const kindNames: Record<WhatIfKind, string> = {
 };
 const mostPinned = 8;
 
-/** What the minutes would be if one thing were otherwise, each pinned with its difference; and standing against moving. */
-export function WhatIfs({ request, keptAt, estimate }: Props) {
+/** What there would be to plan on if one thing were otherwise, each pinned with its difference; and standing against moving. */
+export function WhatIfs({ request, keptAt, estimate, known, plannedS }: Props) {
   const { whatIfs, choose } = useChosen();
-  const nowS = estimate.usableS.p50;
-  const answers = useMemo(
-    () => whatIfs.map((whatIf) => ({ whatIf, outcome: estimateOf(withWhatIf(request, whatIf, keptAt)) })),
+  const asked = useMemo(
+    () => whatIfs.map((whatIf) => withWhatIf(request, whatIf, keptAt)),
     [request, keptAt, whatIfs],
   );
-  const longestS = Math.max(
-    nowS,
-    ...answers.map(({ outcome }) => (outcome.ok ? outcome.value.usableS.p50 : 0)),
-  );
+  const bands = useBandsOf(asked, known);
+  const refusals = useMemo(() => asked.map((one) => refusalOf(one, known)), [asked, known]);
+  const answers = whatIfs.map((whatIf, i) => ({
+    whatIf,
+    refusal: refusals[i] ?? null,
+    thenS: bands.value?.[i]?.usableS.planned ?? null,
+  }));
+  const longestS = Math.max(plannedS ?? 0, 1, ...answers.map(({ thenS }) => thenS ?? 0));
   const set = (index: number, next: WhatIf | null) =>
     choose({ whatIfs: whatIfs.flatMap((one, i) => (i === index ? (next ?? []) : one)) });
   const pin = (kind: WhatIfKind) => {
@@ -55,21 +66,20 @@ export function WhatIfs({ request, keptAt, estimate }: Props) {
   };
   return (
     <>
-      <table className="ledger what-ifs">
+      <table className={`ledger what-ifs${bands.fresh ? '' : ' ledger-old'}`}>
         <tbody>
           <tr>
             <th scope="row">As it is</th>
             <td className="ledger-bar">
-              <i className="what-if-bar" style={{ width: `${(nowS / longestS) * 100}%` }} />
+              <i className="what-if-bar" style={{ width: `${((plannedS ?? 0) / longestS) * 100}%` }} />
             </td>
             <td>
-              <b>{minutesAndSeconds(nowS)}</b>
+              <b>{plannedS === null ? '…' : minutesAndSeconds(plannedS)}</b>
             </td>
             <td />
             <td />
           </tr>
-          {answers.map(({ whatIf, outcome }, i) => {
-            const thenS = outcome.ok ? outcome.value.usableS.p50 : 0;
+          {answers.map(({ whatIf, refusal, thenS }, i) => {
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: two of a kind may be pinned; their place is what they are
               <tr key={i}>
@@ -80,19 +90,25 @@ export function WhatIfs({ request, keptAt, estimate }: Props) {
                     onChange={(amount) => set(i, { ...whatIf, amount })}
                   />
                 </th>
-                {outcome.ok ? (
+                {!refusal ? (
                   <>
                     <td className="ledger-bar">
-                      <i className="what-if-bar" style={{ width: `${(thenS / longestS) * 100}%` }} />
+                      <i className="what-if-bar" style={{ width: `${((thenS ?? 0) / longestS) * 100}%` }} />
                     </td>
                     <td>
-                      <b>{minutesAndSeconds(thenS)}</b>
+                      <b>{thenS === null ? '…' : thenS > 0 ? minutesAndSeconds(thenS) : 'none'}</b>
                     </td>
-                    <td className="what-if-difference">{difference(thenS - nowS)}</td>
+                    <td className="what-if-difference">
+                      {thenS === 0 ? (
+                        <span className="danger">do not plan it</span>
+                      ) : (
+                        thenS !== null && plannedS !== null && difference(thenS - plannedS)
+                      )}
+                    </td>
                   </>
                 ) : (
                   <td colSpan={3} className="what-if-refused danger">
-                    <Say sentence={outcome.refusal} />
+                    <Say sentence={refusal} />
                   </td>
                 )}
                 <td>
@@ -124,7 +140,7 @@ export function WhatIfs({ request, keptAt, estimate }: Props) {
           </button>
         ))}
       </fieldset>
-      <HoverOrSlow request={request} estimate={estimate} />
+      <HoverOrSlow request={request} estimate={estimate} known={known} />
     </>
   );
 }
@@ -136,11 +152,16 @@ function difference(seconds: number): string {
 }
 
 /** When moving is cheaper than standing, in today’s wind. */
-function HoverOrSlow({ request, estimate }: Omit<Props, 'keptAt'>) {
+function HoverOrSlow({ request, estimate, known }: Pick<Props, 'request' | 'estimate' | 'known'>) {
   const { write } = useWriter();
-  const answer = useMemo(() => hoverOrMove(request), [request]);
-  if (!answer.ok) return null;
-  const { hoverS, slowS, hoverW, slowW } = answer.value;
+  const asked = useMemo(() => {
+    const { hover, slow } = hoverOrMove(request);
+    return [hover, slow];
+  }, [request]);
+  const bands = useBandsOf(asked, known);
+  const [hoverS, slowS] = asked.map((_, i) => bands.value?.[i]?.usableS.planned);
+  const [hoverW, slowW] = useMemo(() => asked.map((one) => powerOf(one, known)), [asked, known]);
+  if (hoverS === undefined || slowS === undefined || hoverW == null || slowW == null) return null;
   const gainS = Math.round(slowS - hoverS);
   const verdict =
     gainS === 0
@@ -150,9 +171,21 @@ function HoverOrSlow({ request, estimate }: Omit<Props, 'keptAt'>) {
         : `standing lasts ${minutesAndSeconds(-gainS)} longer`;
   return (
     <p className="panel-note what-if-hover">
-      In the wind of {write('speed', estimate.air.windAtHeightMps, 1)} up there, all hover:{' '}
+      To plan on in the wind of {write('speed', estimate.air.windAtHeightMps, 1)} up there, all hover:{' '}
       <b>{minutesAndSeconds(hoverS)}</b> at {Math.round(hoverW)} W; all slow:{' '}
       <b>{minutesAndSeconds(slowS)}</b> at {Math.round(slowW)} W. So {verdict}.
     </p>
   );
+}
+
+/** Why a flight cannot be flown at all; null where it can. */
+function refusalOf(request: EstimateRequest, known: Knowledge): Refusal | null {
+  const outcome = estimateOf(request, beliefFrom(known, noDraws));
+  return outcome.ok ? null : outcome.refusal;
+}
+
+/** Mean power in W; null where it cannot be flown. */
+function powerOf(request: EstimateRequest, known: Knowledge): number | null {
+  const outcome = estimateOf(request, beliefFrom(known, noDraws));
+  return outcome.ok ? outcome.value.power.meanW : null;
 }

@@ -4,47 +4,67 @@ import {
   type BatteryRecord,
   type ConditionsRecord,
   type EstimateRequest,
+  type Knowledge,
   type LedgerLine,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
-import { reckoners } from '../workers/reckoners';
-import { type Reckoned, useReckoned } from '../workers/useReckoned';
+import { beliefAbout } from '../state/belief';
+import type { DrawnAnswer } from '../workers/calculator';
+import { calculators } from '../workers/calculators';
+import { type Calculated, useCalculated } from '../workers/useCalculated';
 import { requestFor } from './useEstimates';
 
-export type Bands = ReadonlyMap<string, Band>;
+export type DrawnAnswers = ReadonlyMap<string, DrawnAnswer>;
 
 /**
- * The bands of all batteries, from the workers. Middle values stand at once; a band follows, and a newer question makes
- * the older one needless.
+ * What the draws say of all batteries, from the workers. Middle values stand at once; what is planned follows, and a newer
+ * question makes the older one needless.
  */
-export function useBands(
+export function useDrawnAnswers(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
   conditions: ConditionsRecord,
-): Reckoned<Bands> {
+): Calculated<DrawnAnswers> {
   const ask = useMemo(() => {
-    const groups = shared(batteries, reckoners.size);
-    return async (wanted: AbortSignal): Promise<Bands> => {
+    const groups = shared(batteries, calculators.size);
+    const { known } = beliefAbout(aircraft);
+    return async (wanted: AbortSignal): Promise<DrawnAnswers> => {
       const answers = await Promise.all(
         groups.map(async (group) => {
           const requests = group.map((battery) => requestFor(aircraft, battery, conditions));
-          const bands = await reckoners.do((worker) => worker.bands(requests), wanted);
-          return group.map((battery, i) => [battery.id, bands[i] ?? null] as const);
+          const drawn = await calculators.do((worker) => worker.flights(requests, known), wanted);
+          return group.map((battery, i) => [battery.id, drawn[i] ?? null] as const);
         }),
       );
-      return new Map(answers.flat().filter((entry): entry is [string, Band] => entry[1] !== null));
+      return new Map(answers.flat().filter((entry): entry is [string, DrawnAnswer] => entry[1] !== null));
     };
   }, [aircraft, batteries, conditions]);
-  return useReckoned(ask);
+  return useCalculated(ask);
 }
 
-export function useLedger(request: EstimateRequest | null): Reckoned<readonly LedgerLine[]> {
+/** The bands of some flights, in their order; null for one that is refused. */
+export function useBandsOf(
+  requests: readonly EstimateRequest[],
+  known: Knowledge,
+): Calculated<readonly (Band | null)[]> {
   const ask = useMemo(
     () => async (wanted: AbortSignal) =>
-      request ? reckoners.do((worker) => worker.ledger(request), wanted) : null,
-    [request],
+      requests.length === 0 ? [] : calculators.do((worker) => worker.bands(requests, known), wanted),
+    [requests, known],
   );
-  return useReckoned(ask);
+  return useCalculated(ask);
+}
+
+export function useLedger(
+  request: EstimateRequest | null,
+  known: Knowledge,
+): Calculated<readonly LedgerLine[]> {
+  const ask = useMemo(
+    () => async (wanted: AbortSignal) =>
+      request ? calculators.do((worker) => worker.ledger(request, known), wanted) : null,
+    [request, known],
+  );
+  return useCalculated(ask);
 }
 
 /** Batteries in as many groups as there are workers: those of one group share most of the work. */

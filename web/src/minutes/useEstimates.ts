@@ -1,7 +1,5 @@
 import {
-  type Advice,
   type AircraftRecord,
-  advice,
   type BatteryRecord,
   type ConditionsRecord,
   type Estimate,
@@ -11,12 +9,12 @@ import {
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { packAtTheHour } from '../state/atTheHour';
+import { beliefAbout } from '../state/belief';
+import { flightFromHome, siteFromHome } from '../state/home';
 
 export interface BatteryEstimate {
   readonly battery: BatteryRecord;
   readonly outcome: Outcome<Estimate>;
-  /** What to do about it, and what that gains. */
-  readonly advice: readonly Advice[];
 }
 
 export function requestFor(
@@ -27,10 +25,11 @@ export function requestFor(
   return {
     aircraft: aircraft.spec,
     battery: packAtTheHour(battery, conditions),
+    batteryId: battery.id,
     conditions: conditions.weather,
-    flight: aircraft.flight,
+    flight: flightFromHome(conditions, aircraft.flight),
     policy: aircraft.policy,
-    site: conditions.site ?? null,
+    site: siteFromHome(conditions),
   };
 }
 
@@ -44,8 +43,7 @@ export function useEstimates(
     () =>
       batteries.map((battery) => {
         const request = requestFor(aircraft, battery, conditions);
-        const outcome = estimate(request);
-        return { battery, outcome, advice: outcome.ok ? advice(request, outcome.value) : [] };
+        return { battery, outcome: estimate(request, beliefAbout(aircraft).middle) };
       }),
     [aircraft, batteries, conditions],
   );

@@ -1,22 +1,18 @@
 import { minutesAndSeconds, type Shot, type SwapPlan } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
 import { Wide } from '../app/Wide';
+import { percent, turnBackPercent } from '../fields/percent';
 import { useClock } from '../state/clock';
 import { after, chanceInWords } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
-  /** By flight; null while it is being reckoned. */
-  readonly chances: readonly number[] | null;
   readonly startsAt: string;
-  /** The share of flights the pilot wants to end as planned. */
-  readonly confidence: number;
   readonly labelOf: (batteryId: string) => string;
   readonly shotOf: (shotId: string) => Shot | undefined;
 }
 
 /** The plan to read from in the field: each flight's times, and what is left over. */
-export function FlightTable({ plan, chances, startsAt, confidence, labelOf, shotOf }: Props) {
+export function FlightTable({ plan, startsAt, labelOf, shotOf }: Props) {
   const clocks = useClock();
   const clock = (seconds: number) => clocks.format(after(startsAt, seconds), 'HH:mm:ss');
   return (
@@ -27,9 +23,12 @@ export function FlightTable({ plan, chances, startsAt, confidence, labelOf, shot
             <th scope="col">battery</th>
             <th scope="col">shots</th>
             <th scope="col">take-off</th>
-            <th scope="col">turn back</th>
+            <th scope="col">shots end</th>
+            <th scope="col">turn back by</th>
             <th scope="col">touch down</th>
-            <th scope="col">with</th>
+            <th scope="col">
+              with <small>(9 in 10 over)</small>
+            </th>
             <th scope="col">swapped by</th>
             <th scope="col">left over</th>
             <th scope="col">turns back early</th>
@@ -46,32 +45,20 @@ export function FlightTable({ plan, chances, startsAt, confidence, labelOf, shot
               </td>
               <td>{clock(flight.takeoffS)}</td>
               <td>{clock(flight.turnBackS)}</td>
+              <td>
+                <b>{flight.turnBackCharge === null ? '–' : turnBackPercent(flight.turnBackCharge)}</b>
+              </td>
               <td>{clock(flight.touchdownS)}</td>
-              <td>{Math.round(flight.touchdownCharge * 100)} %</td>
+              <td>
+                {percent(flight.touchdownCharge.p50)} <small>({percent(flight.touchdownCharge.p10)})</small>
+              </td>
               <td>{index < plan.flights.length - 1 ? clock(flight.swappedS) : '–'}</td>
               <td>{minutesAndSeconds(flight.spareS)} min</td>
-              <td>
-                <Early chance={chances?.[index] ?? null} tooOften={1 - confidence} />
-              </td>
+              <td>{chanceInWords(flight.chanceEarly)}</td>
             </tr>
           ))}
         </tbody>
       </table>
     </Wide>
-  );
-}
-
-interface EarlyProps {
-  readonly chance: number | null;
-  readonly tooOften: number;
-}
-
-function Early({ chance, tooOften }: EarlyProps) {
-  if (chance === null) return '…';
-  if (chance <= tooOften) return chanceInWords(chance);
-  return (
-    <span className="danger">
-      <IconAlertTriangle size={13} aria-hidden /> {chanceInWords(chance)}
-    </span>
   );
 }

@@ -14,6 +14,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
+import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 
@@ -94,7 +95,7 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
               {label}{' '}
               <small>
                 {flown
-                  ? `${Math.round(takeoffCharge(packAtTheHour(battery, conditions)) * 100)} %`
+                  ? `${Math.round(takeoffCharge(packAtTheHour(battery, conditions), likeliest(battery.aircraftId)) * 100)} %`
                   : keeping?.state}
               </small>
             </label>

@@ -3,7 +3,7 @@ import {
   type BatteryRecord,
   type ConditionsRecord,
   type ShootRecord,
-  usualConfidence,
+  type SwapPlan,
   usualReserveCharge,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -92,48 +92,60 @@ interface MainProps extends DeskProps {
 }
 
 function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
-  const { plan, chancesEarly } = usePlan(shoot, aircraft, batteries, conditions);
-  const chances = chancesEarly.fresh ? chancesEarly.value : null;
+  const plan = usePlan(shoot, aircraft, batteries, conditions);
+  return (
+    <main className="desk-main">
+      {plan.trouble !== null && (
+        <p className="danger" role="alert">
+          <IconAlertTriangle size={16} aria-hidden /> No plan: {plan.trouble}
+        </p>
+      )}
+      {plan.value?.ok === false && (
+        <p className="danger" role="alert">
+          <IconAlertTriangle size={16} aria-hidden /> <Say sentence={plan.value.refusal} />
+        </p>
+      )}
+      <div className={`headline${plan.fresh ? '' : ' plan-old'}`} aria-busy={!plan.fresh}>
+        <h1>{plan.value?.ok ? planHeadline(plan.value.value, shoot.shots.length) : 'Placing the shots …'}</h1>
+        <p>
+          {shoot.name} · {aircraft.name}
+        </p>
+      </div>
+      <PlanSettings shoot={shoot} batteries={batteries} conditions={conditions} />
+      {plan.value?.ok && (
+        <div className={plan.fresh ? undefined : 'plan-old'}>
+          <Flights plan={plan.value.value} shoot={shoot} batteries={batteries} />
+        </div>
+      )}
+    </main>
+  );
+}
+
+interface FlightsProps {
+  readonly plan: SwapPlan;
+  readonly shoot: ShootRecord;
+  readonly batteries: readonly BatteryRecord[];
+}
+
+function Flights({ plan, shoot, batteries }: FlightsProps) {
   const labelOf = (id: string) => batteries.find((battery) => battery.id === id)?.label ?? 'removed battery';
   const shotOf = (id: string) => shoot.shots.find((shot) => shot.id === id);
   const numberOf = (id: string) => shoot.shots.findIndex((shot) => shot.id === id) + 1;
   return (
-    <main className="desk-main">
-      {plan.ok ? (
+    <>
+      {plan.flights.length > 0 && (
         <>
-          <div className="headline">
-            <h1>{planHeadline(plan.value, shoot.shots.length)}</h1>
-            <p>
-              {shoot.name} · {aircraft.name}
-            </p>
-          </div>
-          <PlanSettings shoot={shoot} batteries={batteries} conditions={conditions} />
-          {plan.value.flights.length > 0 && (
-            <>
-              <Timeline
-                plan={plan.value}
-                startsAt={shoot.startsAt}
-                labelOf={labelOf}
-                shotOf={shotOf}
-                numberOf={numberOf}
-              />
-              <FlightTable
-                plan={plan.value}
-                chances={chances}
-                startsAt={shoot.startsAt}
-                confidence={shoot.policy.confidence ?? usualConfidence}
-                labelOf={labelOf}
-                shotOf={shotOf}
-              />
-            </>
-          )}
-          <Tidings plan={plan.value} chances={chances} shoot={shoot} labelOf={labelOf} shotOf={shotOf} />
+          <Timeline
+            plan={plan}
+            startsAt={shoot.startsAt}
+            labelOf={labelOf}
+            shotOf={shotOf}
+            numberOf={numberOf}
+          />
+          <FlightTable plan={plan} startsAt={shoot.startsAt} labelOf={labelOf} shotOf={shotOf} />
         </>
-      ) : (
-        <p className="danger">
-          <IconAlertTriangle size={16} aria-hidden /> <Say sentence={plan.refusal} />
-        </p>
       )}
-    </main>
+      <Tidings plan={plan} shoot={shoot} labelOf={labelOf} shotOf={shotOf} />
+    </>
   );
 }

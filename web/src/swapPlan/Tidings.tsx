@@ -1,30 +1,36 @@
-import { minutesAndSeconds, type ShootRecord, type Shot, type SwapPlan } from '@acorn-tally/core';
+import {
+  confidenceOf,
+  minutesAndSeconds,
+  type ShootRecord,
+  type Shot,
+  type SwapPlan,
+} from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
+import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { useClock } from '../state/clock';
 import { after, earlyInWords } from './headline';
 
 interface Props {
   readonly plan: SwapPlan;
-  readonly chances: readonly number[] | null;
   readonly shoot: ShootRecord;
   readonly labelOf: (batteryId: string) => string;
   readonly shotOf: (shotId: string) => Shot | undefined;
 }
 
 /** What to mind: the tightest flight, what stays in hand, and the shots that found no battery, each with the reason. */
-export function Tidings({ plan, chances, shoot, labelOf, shotOf }: Props) {
+export function Tidings({ plan, shoot, labelOf, shotOf }: Props) {
   const clock = useClock();
   const tightest = [...plan.flights].sort((a, b) => a.spareS - b.spareS)[0];
-  const chance = tightest && chances ? (chances[plan.flights.indexOf(tightest)] ?? null) : null;
   return (
     <div className="tidings">
       <section>
         <h2 className="section-title">Tightest flight</h2>
         {tightest ? (
           <p>
-            <b>{labelOf(tightest.batteryId)}</b> has {minutesAndSeconds(tightest.spareS)} min left over.{' '}
-            {chance !== null && earlyInWords(chance)} Times are middle values, from the box only.
+            <b>{labelOf(tightest.batteryId)}</b> has {minutesAndSeconds(tightest.spareS)} min left over,{' '}
+            {shareInWords(confidenceOf(shoot.policy))}. {earlyInWords(tightest.chanceEarly)} Clock times are
+            of the flight as planned.
           </p>
         ) : (
           <p>Nothing is flown yet.</p>

@@ -7,7 +7,9 @@ const flight = (batteryId: string): PlannedFlight => ({
   turnBackS: 600,
   touchdownS: 660,
   swappedS: 930,
-  touchdownCharge: 0.3,
+  turnBackCharge: 0.4,
+  touchdownCharge: { p10: 0.26, p50: 0.3 },
+  chanceEarly: 0.05,
   spareS: 60,
   shots: [],
 });

@@ -45,7 +45,7 @@ export function chanceInWords(chance: number): string {
 export function earlyInWords(chance: number): string {
   const words = chanceInWords(chance);
   return /^\d/.test(words)
-    ? `Of such flights ${words} must turn back before the last shot ends: move a shot if that is too often.`
+    ? `Of such flights ${words} must turn back before the last shot ends.`
     : `Such a flight must ${words} turn back before its last shot ends.`;
 }
 

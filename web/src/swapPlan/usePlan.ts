@@ -5,50 +5,51 @@ import {
   isFlown,
   type Outcome,
   type PlanRequest,
-  planSwaps,
   type ShootRecord,
   type SwapPlan,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { packAtTheHour } from '../state/atTheHour';
-import { reckoners } from '../workers/reckoners';
-import { type Reckoned, useReckoned } from '../workers/useReckoned';
+import { beliefAbout } from '../state/belief';
+import { fromHome } from '../state/home';
+import { calculators } from '../workers/calculators';
+import { type Calculated, useCalculated } from '../workers/useCalculated';
 
-export interface PlanAndRisk {
-  readonly plan: Outcome<SwapPlan>;
-  /** By flight: how likely it must turn back before its last shot ends. A moment after the plan. */
-  readonly chancesEarly: Reckoned<readonly number[]>;
-}
-
-/** The plan of a shoot, reckoned anew whenever anything it depends on changes. */
+/** The plan of a shoot from the workers, asked for anew whenever anything it depends on changes; the last one stays meanwhile. */
 export function usePlan(
   shoot: ShootRecord,
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
   conditions: ConditionsRecord,
-): PlanAndRisk {
-  const { request, plan } = useMemo(() => {
-    const flown = batteries.filter(({ keeping }) => isFlown(keeping));
-    const atHand = shoot.batteryIds.flatMap((id) => flown.filter((battery) => battery.id === id));
-    const request: PlanRequest = {
-      aircraft: aircraft.spec,
-      batteries: atHand.map((battery) => ({
-        ...packAtTheHour(battery, conditions),
-        id: battery.id,
-        label: battery.label,
-      })),
-      shots: shoot.shots,
-      conditions: conditions.weather,
-      policy: shoot.policy,
-      swapTimeS: shoot.swapTimeS,
-      returnHeightM: aircraft.flight.returnHeightM ?? null,
-    };
-    return { request, plan: planSwaps(request) };
+): Calculated<Outcome<SwapPlan>> {
+  const ask = useMemo(() => {
+    const request = planRequestFor(shoot, aircraft, batteries, conditions);
+    const { known } = beliefAbout(aircraft);
+    return async (wanted: AbortSignal): Promise<Outcome<SwapPlan>> =>
+      calculators.do(async (worker) => worker.plan(request, known), wanted);
   }, [shoot, aircraft, batteries, conditions]);
-  const ask = useMemo(
-    () => async (wanted: AbortSignal) =>
-      plan.ok ? reckoners.do((worker) => worker.chancesEarly(request, plan.value), wanted) : null,
-    [request, plan],
-  );
-  return { plan, chancesEarly: useReckoned(ask) };
+  return useCalculated(ask);
+}
+
+function planRequestFor(
+  shoot: ShootRecord,
+  aircraft: AircraftRecord,
+  batteries: readonly BatteryRecord[],
+  conditions: ConditionsRecord,
+): PlanRequest {
+  const flown = batteries.filter(({ keeping }) => isFlown(keeping));
+  const atHand = shoot.batteryIds.flatMap((id) => flown.filter((battery) => battery.id === id));
+  return {
+    aircraft: aircraft.spec,
+    batteries: atHand.map((battery) => ({
+      ...packAtTheHour(battery, conditions),
+      id: battery.id,
+      label: battery.label,
+    })),
+    shots: shoot.shots.map((shot) => fromHome(conditions, shot)),
+    conditions: conditions.weather,
+    policy: shoot.policy,
+    swapTimeS: shoot.swapTimeS,
+    returnHeightM: aircraft.flight.returnHeightM ?? null,
+  };
 }

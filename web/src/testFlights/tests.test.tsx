@@ -1,12 +1,14 @@
 /** @jest-environment jsdom */
+
 import { frozenEstimate, type TestFlightRecord, testQuestions, timeAtCharge } from '@acorn-tally/core';
 import { cleanup, renderHook } from '@testing-library/react';
+import { boxDrawn } from '../../../core/fixtures/beliefs';
 import { useRecords } from '../state/records';
 import { jay, jay1, jayRequest } from '../testing/jay';
 import { medianMiss, useTests } from './useTests';
 import { howFlown, signedPercent } from './words';
 
-const estimate = frozenEstimate(jayRequest);
+const estimate = frozenEstimate(jayRequest, boxDrawn(16));
 const lastsS = estimate.answer?.curve.at(-1)?.timeS ?? 0;
 const flown = (id: string, flownAt: string, change: Partial<TestFlightRecord> = {}): TestFlightRecord => ({
   id,

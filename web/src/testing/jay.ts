@@ -1,4 +1,16 @@
-import type { AircraftRecord, BatteryRecord, ConditionsRecord, EstimateRequest } from '@acorn-tally/core';
+import {
+  type AircraftRecord,
+  asPlanned,
+  type BatteryRecord,
+  bandsOf,
+  type ConditionsRecord,
+  type EstimateRequest,
+  estimate,
+} from '@acorn-tally/core';
+import { answered } from '../../../core/fixtures/answered';
+import { boxDrawn } from '../../../core/fixtures/beliefs';
+import type { ShownFlight } from '../charts/flightLines';
+import { plannedIn } from '../minutes/planned';
 
 /** The Jay of the example, for tests of the interface. */
 const kept = { createdAt: '2026-11-25T08:00:00Z', updatedAt: '2026-11-25T08:00:00Z', version: 1 };
@@ -50,4 +62,23 @@ export const jayRequest: EstimateRequest = {
   conditions: fell.weather,
   flight: jay.flight,
   policy: jay.policy,
+};
+
+const belief = boxDrawn(64);
+const middle = answered(estimate(jayRequest, belief));
+const [band] = bandsOf([jayRequest], belief);
+const planned = band ? plannedIn(band) : null;
+
+/** Its flight before and after it is known what to plan. */
+export const flightUnplanned: ShownFlight = {
+  estimate: middle,
+  events: middle.events,
+  planned: null,
+  fresh: false,
+};
+export const flightAsPlanned: ShownFlight = {
+  estimate: middle,
+  events: planned ? answered(asPlanned(jayRequest, belief, planned)).events : [],
+  planned,
+  fresh: true,
 };

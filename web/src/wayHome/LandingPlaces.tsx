@@ -7,10 +7,14 @@ import { PlacedThings } from './PlacedThings';
 interface Props {
   readonly places: readonly LandingPlace[];
   readonly onChange: (places: LandingPlace[]) => void;
+  /** Where their distances begin. */
+  readonly from: string;
+  /** Makes one of them home. */
+  readonly onHome: (place: LandingPlace) => void;
 }
 
 /** Where it may come down if home is out of reach. */
-export function LandingPlaces({ places, onChange }: Props) {
+export function LandingPlaces({ places, from, onChange, onHome }: Props) {
   const { write } = useWriter();
   return (
     <PlacedThings
@@ -20,22 +24,25 @@ export function LandingPlaces({ places, onChange }: Props) {
         name,
         `${write('distance', distanceM)}, ${bearing(bearingDeg)}`,
       ]}
-      fields={({ distanceM, bearingDeg }, change) => (
+      fields={(place, change) => (
         <>
           <QuantityField
             stacked
-            label="From home"
+            label={from}
             quantity={ranges.flight.farthestM}
-            value={distanceM}
+            value={place.distanceM}
             onChange={(next) => change({ distanceM: next })}
           />
           <QuantityField
             stacked
             label="Direction"
             quantity={ranges.flight.bearingDeg}
-            value={bearingDeg}
+            value={place.bearingDeg}
             onChange={(next) => change({ bearingDeg: next })}
           />
+          <button type="button" className="link" onClick={() => onHome(place)}>
+            Make it home
+          </button>
         </>
       )}
       fresh={(number) => ({ name: `Place ${number}`, distanceM: 200, bearingDeg: 90 })}

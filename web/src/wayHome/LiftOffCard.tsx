@@ -5,6 +5,7 @@ import {
   type LiftOffCheck,
   leastSatellites,
   liftOffChecks,
+  liftOffNotes,
   spec,
   takeoffCharge,
   usualReturnHeightM,
@@ -12,8 +13,10 @@ import {
 } from '@acorn-tally/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { airAt } from '../conditions/air';
-import { percent } from '../fields/percent';
+import { percent, turnBackPercent } from '../fields/percent';
+import { Say } from '../fields/Say';
 import { packAtTheHour } from '../state/atTheHour';
+import { beliefAbout, likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
@@ -54,7 +57,7 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
         {battery.label}, {conditions.place}, {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
         {turnBackCharge !== null && (
           <>
-            ; turn back by <b>{Math.ceil(turnBackCharge * 100)} %</b>
+            ; turn back by <b>{turnBackPercent(turnBackCharge)}</b>
           </>
         )}
       </p>
@@ -72,6 +75,13 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
           </li>
         ))}
       </ul>
+      <ul className="lift-off-notes" aria-label="Keep in mind">
+        {liftOffNotes(conditions.weather.airTemperatureC).map((note) => (
+          <li key={note.code}>
+            <Say sentence={note} />.
+          </li>
+        ))}
+      </ul>
       <p className="panel-note">
         {ticked.length} of {liftOffChecks.length} ticked; they go with the test flight you record next with{' '}
         {battery.label}. Your aircraft’s own checks come first.
@@ -86,14 +96,14 @@ function wordsFor(
 ): Record<LiftOffCheck, string> {
   const { flight, spec: sheet } = aircraft;
   const pack = packAtTheHour(battery, conditions);
-  const air = airAt(conditions.weather, flight.heightM);
+  const air = airAt(conditions.weather, flight.heightM, beliefAbout(aircraft).middle);
   const returnMps = spec(sheet, 'returnSpeedMps');
   const gust = air.ok
     ? `gusts of ${write('speed', air.value.gustMps, 1)} at ${write('distance', flight.heightM)} against ${write('speed', returnMps, 1)} of return speed`
     : 'read it higher up first';
   return {
     props: 'Rotors whole, clean and tight; arms locked',
-    pack: `${battery.label} latched, about ${percent(takeoffCharge(pack))}, neither puffed nor frozen`,
+    pack: `${battery.label} latched, about ${percent(takeoffCharge(pack, likeliest(aircraft.id)))}, neither puffed nor frozen`,
     controller: 'Controller and phone charged (a controller lasts six or seven flights)',
     compass: 'No steel underfoot, no car or mast beside it; compass quiet',
     satellites: `${leastSatellites} satellites or more`,

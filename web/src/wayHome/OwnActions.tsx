@@ -1,7 +1,10 @@
-import { minutesAndSeconds, type ReturnAnswer } from '@acorn-tally/core';
+import { minutesAndSeconds, type OwnAction, type ReturnAnswer } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
+
+/** What may come at any time. */
+const untimed: Partial<Record<OwnAction['kind'], string>> = { landing: 'landing', 'lost-link': 'link lost' };
 
 /** What the aircraft will do by itself in this flight, so that nobody is surprised. */
 export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {
@@ -13,7 +16,7 @@ export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {
           <li key={kind}>
             <div>
               <b className="own-when">
-                {timeS === null ? 'link lost' : minutesAndSeconds(timeS)}
+                {timeS === null ? untimed[kind] : minutesAndSeconds(timeS)}
                 {charge !== null && `, ${percent(charge)}`}
               </b>
               <span>

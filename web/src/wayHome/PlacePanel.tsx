@@ -4,6 +4,7 @@ import {
   type ConditionsRecord,
   type FlightPlan,
   groundsBelow,
+  type LandingPlace,
   type ReturnHeightAdvice,
   ranges,
   type Site,
@@ -18,6 +19,7 @@ import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { LandingPlaces } from './LandingPlaces';
+import { MovedHome } from './MovedHome';
 import { Obstacles } from './Obstacles';
 
 interface Props {
@@ -40,6 +42,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
   const { site } = conditions;
   const changeSite = (part: Partial<Site>, label: string) =>
     edit('conditions', conditions.id, { site: { ...site, ...part } }, label);
+  const setHome = (home: LandingPlace | null) => changeSite({ home }, 'where home is');
   return (
     <aside className="desk-left" aria-label="Where you will be">
       <h2>Where you will be</h2>
@@ -76,6 +79,8 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
         options={groundsBelow.map((value) => ({ value, label: value }))}
         onChange={(below) => changeSite({ below }, 'what is under it')}
       />
+      <h2>Home</h2>
+      <MovedHome home={site?.home ?? null} onChange={setHome} />
       <h2>Things in the way</h2>
       <Obstacles
         obstacles={site?.obstacles ?? []}
@@ -139,6 +144,8 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
       <LandingPlaces
         places={site?.landingPlaces ?? []}
         onChange={(landingPlaces) => changeSite({ landingPlaces }, 'places to land')}
+        from={site?.home ? 'From take-off' : 'From home'}
+        onHome={setHome}
       />
     </aside>
   );

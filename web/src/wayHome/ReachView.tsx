@@ -1,9 +1,8 @@
-import type { Reaches, ReturnRequest } from '@acorn-tally/core';
+import type { Reaches, ReturnRequest, Shot } from '@acorn-tally/core';
 import { type PointerEvent, useState } from 'react';
 import { bearing } from '../conditions/air';
 import { percent } from '../fields/percent';
 import { Switch } from '../fields/Switch';
-import { useShoot } from '../state/current';
 import { useWriter } from '../state/units';
 import { AircraftGrip } from './AircraftGrip';
 
@@ -11,7 +10,8 @@ interface Props {
   readonly request: ReturnRequest;
   readonly reaches: Reaches | null;
   readonly fresh: boolean;
-  readonly aircraftId: string;
+  /** Seen from home, in the pilot’s order. */
+  readonly shots: readonly Shot[];
   readonly onMove: (distanceM: number, bearingDeg: number) => void;
 }
 
@@ -25,11 +25,9 @@ const mostOverPlaces = 3.2;
 const [dragDistanceM, dragBearingDeg] = [5, 5];
 
 /** How far it may be in each direction: with this wind, and in still air; home in the middle, north up. */
-export function ReachView({ request, reaches, fresh, aircraftId, onMove }: Props) {
+export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
   const [from, setFrom] = useState<From>('charge');
   const { write } = useWriter();
-  const shoot = useShoot();
-  const shots = shoot?.aircraftId === aircraftId ? shoot.shots : [];
   const { position, landingPlaces, conditions } = request;
   const pick = (reach: Reaches['inWind']) => (from === 'charge' ? reach.fromChargeM : reach.outAndBackM);
   const inWind = reaches ? pick(reaches.inWind) : [];

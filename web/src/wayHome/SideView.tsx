@@ -1,5 +1,6 @@
 import {
   type AirAtHeight,
+  type Belief,
   minutesAndSeconds,
   type ReturnAnswer,
   type ReturnRequest,
@@ -15,6 +16,7 @@ import { type Extent, extentFor, margins, pathOf, type Scale, scaleFor, ticksTo 
 interface Props {
   readonly request: ReturnRequest;
   readonly answer: ReturnAnswer;
+  readonly belief: Pick<Belief, 'middle'>;
   readonly onMove: (distanceM: number, heightM: number) => void;
 }
 
@@ -22,7 +24,7 @@ const heightPx = 350;
 const [dragDistanceM, dragHeightM] = [5, 1];
 
 /** Home on the left, the aircraft where it is, what stands between, and the wind as it grows; the aircraft is dragged. */
-export function SideView({ request, answer, onMove }: Props) {
+export function SideView({ request, answer, belief, onMove }: Props) {
   const { ref, width } = useElementSize<HTMLDivElement>();
   const { write } = useWriter();
   // While it is dragged the scale stands still, so that the aircraft stays under the pointer.
@@ -53,7 +55,7 @@ export function SideView({ request, answer, onMove }: Props) {
           <Axes scale={scale} write={write} />
           <Obstacles request={request} scale={scale} write={write} />
           <Heights request={request} scale={scale} write={write} />
-          <Winds request={request} scale={scale} write={write} />
+          <Winds request={request} scale={scale} write={write} belief={belief} />
           <Path request={request} answer={answer} scale={scale} />
           <path className="way-home" d={`M${scale.x(0)} ${scale.y(0) - 9}l8 9h-16z`} />
           <AircraftGrip
@@ -119,7 +121,8 @@ function Obstacles({ request, scale, write }: PartProps) {
   return (
     <g className="way-obstacles">
       {(request.obstacles ?? []).map(({ name, distanceM, widthM, heightM }) => {
-        const width = Math.max(4, scale.x(distanceM + widthM) - scale.x(distanceM));
+        const endM = Math.min(distanceM + widthM, Math.max(distanceM, scale.farM));
+        const width = Math.max(4, scale.x(endM) - scale.x(distanceM));
         return (
           <g key={`${name} ${distanceM}`}>
             <rect
@@ -165,11 +168,11 @@ function Heights({ request, scale, write }: PartProps) {
 }
 
 /** The part of the wind along the way, at three heights: to the left it helps home, to the right it pushes away. */
-function Winds({ request, scale, write }: PartProps) {
+function Winds({ request, scale, write, belief }: PartProps & Pick<Props, 'belief'>) {
   const { conditions, position } = request;
   const heights = [0.92, 0.55, 0.2].map((share) => scale.highM * share);
   const airs = heights.flatMap((heightM) => {
-    const air = airAt(conditions, heightM);
+    const air = airAt(conditions, heightM, belief);
     return air.ok ? [{ heightM, awayMps: awayMps(air.value, position.bearingDeg), air: air.value }] : [];
   });
   const strongest = Math.max(3, ...airs.map(({ awayMps: away }) => Math.abs(away)));

@@ -1,11 +1,12 @@
 import type { TurnTable } from '@acorn-tally/core';
 import { Wide } from '../app/Wide';
 import { bearing } from '../conditions/air';
+import { percent, turnBackPercent } from '../fields/percent';
 import { useWriter } from '../state/units';
-import type { Reckoned } from '../workers/useReckoned';
+import type { Calculated } from '../workers/useCalculated';
 
 interface Props {
-  readonly table: Reckoned<TurnTable>;
+  readonly table: Calculated<TurnTable>;
   readonly chargeNow: number;
 }
 
@@ -14,7 +15,6 @@ export function TurnTableView({ table, chargeNow }: Props) {
   const { write } = useWriter();
   if (!table.value) return <p className="panel-note">{table.trouble ?? 'reckoning …'}</p>;
   const { directions, rows } = table.value;
-  const up = (charge: number) => `${Math.ceil(charge * 100)} %`;
   return (
     <section>
       <h2 className="section-title">When to turn, by distance and direction</h2>
@@ -40,10 +40,10 @@ export function TurnTableView({ table, chargeNow }: Props) {
                     key={directions[i]?.bearingDeg}
                     className={charge === null || charge > chargeNow ? 'turn-over' : undefined}
                   >
-                    {charge === null ? 'do not go' : up(charge)}
+                    {charge === null ? 'do not go' : turnBackPercent(charge)}
                   </td>
                 ))}
-                <td className="turn-own">{ownCharge === null ? '–' : up(ownCharge)}</td>
+                <td className="turn-own">{ownCharge === null ? '–' : percent(ownCharge)}</td>
               </tr>
             ))}
           </tbody>

@@ -2,6 +2,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type ConditionsRecord,
+  confidenceOf,
   leastAtHome,
   minutesAndSeconds,
   numbersOf,
@@ -13,12 +14,14 @@ import {
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo } from 'react';
 import { bearing } from '../conditions/air';
-import { percent } from '../fields/percent';
+import { percent, shareInWords, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { AddBattery } from '../kit/AddBattery';
 import { FirstSteps } from '../kit/FirstSteps';
+import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
-import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { useAircraft, useBattery, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
+import { fromHome, fromTakeoff, homeName } from '../state/home';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
 import { LiftOffCard } from './LiftOffCard';
@@ -26,6 +29,7 @@ import { OwnActions } from './OwnActions';
 import { PlacePanel } from './PlacePanel';
 import { ReachView } from './ReachView';
 import { SideView } from './SideView';
+import { ToMind } from './ToMind';
 import { TurnTableView } from './TurnTableView';
 import { returnRequestFor, useWayHome, type WayHome } from './useWayHome';
 import { WaysOut } from './WaysOut';
@@ -65,10 +69,19 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
     [aircraft, battery, conditions, charge],
   );
   const request = useDeferredValue(now);
-  const wayHome = useWayHome(request, conditions.site?.tallestM ?? null);
+  const wayHome = useWayHome(request, beliefAbout(aircraft), conditions.site?.tallestM ?? null);
   const { flight } = aircraft;
+  const shoot = useShoot();
+  const shots = useMemo(
+    () => (shoot?.aircraftId === aircraft.id ? shoot.shots.map((shot) => fromHome(conditions, shot)) : []),
+    [shoot, aircraft.id, conditions],
+  );
   const move = (to: { farthestM?: number; bearingDeg?: number; heightM?: number }) =>
     edit('aircraft', aircraft.id, { flight: { ...flight, ...to } }, 'where it is');
+  const moveSeen = (distanceM: number, bearingDeg: number, heightM = flight.heightM) => {
+    const kept = fromTakeoff(conditions, { distanceM, bearingDeg });
+    move({ farthestM: kept.distanceM, bearingDeg: kept.bearingDeg, heightM });
+  };
   const { answer, band, reaches } = wayHome;
   return (
     <div className="desk">
@@ -81,21 +94,22 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
         onMove={move}
       />
       <main className="desk-main">
-        <Headline {...wayHome} aircraft={aircraft} />
+        <Headline {...wayHome} aircraft={aircraft} home={homeName(conditions)} />
         {answer.ok && (
           <>
             <div className="way-pictures">
               <SideView
                 request={request}
                 answer={answer.value}
-                onMove={(distanceM, heightM) => move({ farthestM: distanceM, heightM })}
+                belief={beliefAbout(aircraft).middle}
+                onMove={(distanceM, heightM) => moveSeen(distanceM, request.position.bearingDeg, heightM)}
               />
               <ReachView
                 request={request}
                 reaches={reaches.value}
                 fresh={reaches.fresh}
-                aircraftId={aircraft.id}
-                onMove={(distanceM, bearingDeg) => move({ farthestM: distanceM, bearingDeg })}
+                shots={shots}
+                onMove={moveSeen}
               />
             </div>
             <div className="way-below">
@@ -105,10 +119,11 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
                   aircraft={aircraft}
                   battery={battery}
                   conditions={conditions}
-                  turnBackCharge={band.value?.turnBackCharge ?? null}
+                  turnBackCharge={wayHome.turnBackCharge}
                 />
               </div>
               <div className="way-column">
+                <ToMind answer={answer.value} />
                 <WaysOut
                   answer={answer.value}
                   reserve={reserveOf(aircraft)}
@@ -130,10 +145,18 @@ function reserveOf({ spec: sheet, policy }: AircraftRecord): number {
 }
 
 /** The answer in a sentence: by what charge to turn, or that it does not come home, and how the aircraft’s own call compares. */
-function Headline({ request, answer, band, aircraft }: WayHome & { readonly aircraft: AircraftRecord }) {
+function Headline({
+  request,
+  answer,
+  band,
+  turnBackCharge,
+  aircraft,
+  home: homeIs,
+}: WayHome & { readonly aircraft: AircraftRecord; readonly home: string }) {
   const { write } = useWriter();
   const { distanceM, bearingDeg, charge } = request.position;
-  const where = `${write('distance', distanceM)} out at ${bearing(bearingDeg)}`;
+  const from = homeIs === 'home' ? 'out' : `from ${homeIs}`;
+  const where = `${write('distance', distanceM)} ${from} at ${bearing(bearingDeg)}`;
   if (!answer.ok)
     return (
       <div className="headline">
@@ -144,15 +167,16 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
       </div>
     );
   const { home, own, tooLow } = answer.value;
-  const planned = band.value?.turnBackCharge ?? null;
   const drift = home.notHome ? numbersOf(home.notHome).driftMps : undefined;
-  const isTooLate = planned !== null && charge < planned;
+  const lateByS = band.value?.lateByS ?? null;
+  const isTooLate = turnBackCharge !== null && charge < turnBackCharge;
   return (
     <>
       <div className={`headline${band.fresh ? '' : ' way-old'}`}>
-        <h1>{titleOf(home, band.value)}</h1>
+        <h1>{titleOf(home, band.value, turnBackCharge)}</h1>
         <p>
-          {where}, to touch down with {percent(reserveOf(aircraft))}
+          {where}: turned there, {shareInWords(confidenceOf(aircraft.policy))} flights land with{' '}
+          {percent(reserveOf(aircraft))}
         </p>
         {drift !== undefined ? (
           <p className="danger push">
@@ -160,11 +184,12 @@ function Headline({ request, answer, band, aircraft }: WayHome & { readonly airc
             {write('speed', drift, 1)}
           </p>
         ) : (
-          own?.lateByS != null && (
-            <p className={own.lateByS > 0 ? 'danger push' : 'push'}>
-              {own.lateByS > 0 && <IconAlertTriangle size={15} aria-hidden />} The aircraft’s own call waits
-              until {percent(own.charge)}:{' '}
-              {own.lateByS > 0 ? `${minutesAndSeconds(own.lateByS)} too late in this wind` : 'early enough'}
+          own !== null &&
+          lateByS !== null && (
+            <p className={lateByS > 0 ? 'danger push' : 'push'}>
+              {lateByS > 0 && <IconAlertTriangle size={15} aria-hidden />} The aircraft’s own call waits until{' '}
+              {percent(own.charge)}:{' '}
+              {lateByS > 0 ? `${minutesAndSeconds(lateByS)} too late in this wind` : 'early enough'}
             </p>
           )
         )}
@@ -219,12 +244,16 @@ function ownEndInWords({ touchdownCharge, forcedLanding }: OwnReturn, write: Wri
     : `lands itself at ${percent(forcedLanding.charge)}, ${write('distance', shortM)} short of home`;
 }
 
-function titleOf({ notHome, forcedLanding }: ReturnNow, band: ReturnBand | null): string {
+function titleOf(
+  { notHome, forcedLanding }: ReturnNow,
+  band: ReturnBand | null,
+  turnBackCharge: number | null,
+): string {
   if (forcedLanding) return 'It lands itself on the way';
   if (notHome) return 'It does not come home from there';
   if (!band) return 'Turn back …';
-  if (band.turnBackCharge === null) return 'Do not plan to go there';
-  return `Turn back by ${Math.ceil(band.turnBackCharge * 100)} %`;
+  if (turnBackCharge === null) return 'Do not plan to go there';
+  return `Turn back by ${turnBackPercent(turnBackCharge)}`;
 }
 
 function bandOf({ p10, p90 }: { readonly p10: number | null; readonly p90: number | null }): string {

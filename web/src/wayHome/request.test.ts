@@ -1,6 +1,8 @@
 /** @jest-environment jsdom */
+
 import { estimate, returnAnswer } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
+import { boxMiddle } from '../../../core/fixtures/beliefs';
 import { packAtTheHour } from '../state/atTheHour';
 import { fell, jay, jay1 } from '../testing/jay';
 import { returnRequestFor } from './useWayHome';
@@ -19,15 +21,18 @@ const conditions = {
 test('the way home is asked of the same aircraft, pack, day and place as the minutes, so both turn at one charge', () => {
   const request = returnRequestFor(jay, jay1, conditions, 0.5);
   const minutes = answered(
-    estimate({
-      aircraft: jay.spec,
-      battery: packAtTheHour(jay1, conditions),
-      conditions: conditions.weather,
-      flight: { ...jay.flight, returnHeightM: request.returnHeightM },
-      policy: jay.policy,
-    }),
+    estimate(
+      {
+        aircraft: jay.spec,
+        battery: packAtTheHour(jay1, conditions),
+        conditions: conditions.weather,
+        flight: { ...jay.flight, returnHeightM: request.returnHeightM },
+        policy: jay.policy,
+      },
+      boxMiddle,
+    ),
   );
-  const home = answered(returnAnswer(request));
+  const home = answered(returnAnswer(request, boxMiddle));
   expect(home.turnBackCharge.p50).toBeCloseTo(minutes.turnBackCharge.p50, 3);
   expect(request.position).toEqual({ distanceM: 100, bearingDeg: 0, heightM: 30, charge: 0.5 });
 });

@@ -1,6 +1,7 @@
 import { returnAnswer } from '@acorn-tally/core';
 import fc from 'fast-check';
 import { answered } from '../../../core/fixtures/answered';
+import { boxMiddle } from '../../../core/fixtures/beliefs';
 import { holds } from '../../../core/fixtures/seeds';
 import { jayRequest } from '../testing/jay';
 import { extentFor, pathOf, scaleFor, ticksTo } from './sideView';
@@ -46,7 +47,7 @@ test('what is dragged out of the picture stays at its edge', () => {
 test('the path: up to the return height, across, down to home; without a way home it goes nowhere', () => {
   const path = (distanceM: number, heightM: number, speedMps?: number) => {
     const request = requestAt(distanceM, heightM, speedMps);
-    const answer = answered(returnAnswer(request));
+    const answer = answered(returnAnswer(request, boxMiddle));
     return pathOf(request, answer).map((point) => [Math.round(point.distanceM), point.heightM]);
   };
   expect(path(300, 20)).toEqual([
@@ -61,7 +62,9 @@ test('the path: up to the return height, across, down to home; without a way hom
 
 test('the path ends where it lands itself: along its way until then, and straight down (drawn on to home until 25 Nov 2026)', () => {
   const request = requestAt(300, 20);
-  const answer = answered(returnAnswer({ ...request, position: { ...request.position, charge: 0.12 } }));
+  const answer = answered(
+    returnAnswer({ ...request, position: { ...request.position, charge: 0.12 } }, boxMiddle),
+  );
   const short = answer.home.forcedLanding;
   if (!short) throw new Error('With 12 % it should land itself on the way.');
   const path = pathOf({ ...request, position: { ...request.position, charge: 0.12 } }, answer);

@@ -1,4 +1,4 @@
-import type { ReturnAnswer, ReturnRequest } from '@acorn-tally/core';
+import { obstacleRanges, type ReturnAnswer, type ReturnRequest } from '@acorn-tally/core';
 
 export interface Scale {
   /** Metres at the right edge and at the top. */
@@ -16,7 +16,9 @@ export type Extent = Pick<Scale, 'farM' | 'highM'>;
 
 /** How much must be seen: all of the flight and what stands in the way, with room to drag the aircraft farther. */
 export function extentFor({ position, obstacles, returnHeightM }: ReturnRequest): Extent {
-  const ends = (obstacles ?? []).map(({ distanceM, widthM }) => distanceM + widthM);
+  // What may stand anywhere, once home has moved, ends nowhere.
+  const bounded = (obstacles ?? []).filter(({ widthM }) => widthM <= obstacleRanges.widthM.max);
+  const ends = bounded.map(({ distanceM, widthM }) => distanceM + widthM);
   const tops = (obstacles ?? []).map(({ heightM }) => heightM);
   return {
     farM: niceAbove(Math.max(100, position.distanceM * 1.25, ...ends)),

@@ -9,19 +9,24 @@ import {
   type ReturnRequest,
   returnAnswer,
   type TurnTable,
+  turnBackMeanwhile,
   usualReturnHeightM,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { packAtTheHour } from '../state/atTheHour';
-import { reckoners } from '../workers/reckoners';
-import { type Reckoned, useReckoned } from '../workers/useReckoned';
+import type { Believed } from '../state/belief';
+import { flightFromHome, siteFromHome } from '../state/home';
+import { calculators } from '../workers/calculators';
+import { type Calculated, useCalculated } from '../workers/useCalculated';
 
 export interface WayHome {
   readonly request: ReturnRequest;
   readonly answer: Outcome<ReturnAnswer>;
-  readonly band: Reckoned<ReturnBand>;
-  readonly reaches: Reckoned<Reaches>;
-  readonly table: Reckoned<TurnTable>;
+  readonly band: Calculated<ReturnBand>;
+  /** What to turn back by, which follows the middle while its band is on its way; null where there is none. */
+  readonly turnBackCharge: number | null;
+  readonly reaches: Calculated<Reaches>;
+  readonly table: Calculated<TurnTable>;
 }
 
 export function returnRequestFor(
@@ -30,11 +35,13 @@ export function returnRequestFor(
   conditions: ConditionsRecord,
   charge: number,
 ): ReturnRequest {
-  const { flight, policy, spec } = aircraft;
-  const { site } = conditions;
+  const { policy, spec } = aircraft;
+  const flight = flightFromHome(conditions, aircraft.flight);
+  const site = siteFromHome(conditions);
   return {
     aircraft: spec,
     battery: packAtTheHour(battery, conditions),
+    batteryId: battery.id,
     conditions: conditions.weather,
     policy,
     position: {
@@ -49,34 +56,48 @@ export function returnRequestFor(
     ceilingM: site?.ceilingM ?? null,
     landingPlaces: site?.landingPlaces ?? null,
     below: site?.below ?? null,
+    at: conditions.at,
+    coordinates: site?.coordinates ?? null,
   };
 }
 
 /** The middle answer at once; band, reach and table from the workers, each a moment later. */
-export function useWayHome(request: ReturnRequest, tallestM: number | null): WayHome {
-  const answer = useMemo(() => returnAnswer(request, tallestM), [request, tallestM]);
+export function useWayHome(request: ReturnRequest, believed: Believed, tallestM: number | null): WayHome {
+  const { known, middle } = believed;
+  const answer = useMemo(() => returnAnswer(request, middle, tallestM), [request, middle, tallestM]);
   const askBand = useMemo(
-    () => (wanted: AbortSignal) => reckoners.do((worker) => worker.returnBand(request), wanted),
-    [request],
+    () => (wanted: AbortSignal) => calculators.do((worker) => worker.returnBand(request, known), wanted),
+    [request, known],
   );
   const askReaches = useMemo(
-    () => (wanted: AbortSignal) => reckoners.do((worker) => worker.reaches(request), wanted),
-    [request],
+    () => (wanted: AbortSignal) => calculators.do((worker) => worker.reaches(request, known), wanted),
+    [request, known],
   );
   // The table is the same wherever the aircraft is, but for its height and how far the distances must go.
   const { distanceM } = request.position;
   const position = { ...request.position, distanceM: Math.max(1000, distanceM), bearingDeg: 0, charge: 1 };
-  const tableQuestion = JSON.stringify({ ...request, position });
+  const tableQuestion = JSON.stringify({ ...request, position, at: null });
   const askTable = useMemo(
     () => (wanted: AbortSignal) =>
-      reckoners.do((worker) => worker.turnTable(JSON.parse(tableQuestion) as ReturnRequest), wanted),
-    [tableQuestion],
+      calculators.do((worker) => worker.turnTable(JSON.parse(tableQuestion) as ReturnRequest, known), wanted),
+    [tableQuestion, known],
   );
+  const band = useCalculated(askBand);
   return {
     request,
     answer,
-    band: useReckoned(askBand),
-    reaches: useReckoned(askReaches),
-    table: useReckoned(askTable),
+    band,
+    turnBackCharge: shownTurnBack(answer, band),
+    reaches: useCalculated(askReaches),
+    table: useCalculated(askTable),
   };
+}
+
+function shownTurnBack(
+  answer: Outcome<ReturnAnswer>,
+  { value, fresh }: Calculated<ReturnBand>,
+): number | null {
+  if (!value || !answer.ok) return null;
+  if (fresh) return value.turnBackCharge.planned;
+  return turnBackMeanwhile(answer.value.turnBackCharge.p50, value.turnBackCharge);
 }

@@ -6,23 +6,21 @@ import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
 import { type CellResistance, cellResistance, resistanceOhm, resistancePriors } from './resistance';
 import { standingPriors } from './standing';
 import { type PackThermals, packThermals, thermalPriors } from './thermal';
-import { healthOf, wearPriors } from './wear';
 
-export const packPriors = {
+export const cellPriors = {
   ...resistancePriors,
   ...coldPriors,
   ...thermalPriors,
-  ...wearPriors,
   ...gaugePriors,
   ...standingPriors,
 } as const;
-export type PackCoefficients = ValuesOf<typeof packPriors>;
+export type CellCoefficients = ValuesOf<typeof cellPriors>;
 
 /** Common practice: at 3.0 V a cell the aircraft falls; at 3.2 V wear begins. */
 export const emptyCellVoltageV = 3;
 
 /** A pack ready to be drained: plain numbers, for the inner loop. Charge is the cell's own, 0–1, not the gauge's. */
-export interface Pack {
+export interface Cells {
   readonly cellCount: number;
   /** What it can give of its charge when warm. */
   readonly warmCapacityAh: number;
@@ -34,15 +32,22 @@ export interface Pack {
 }
 
 /** What changes in a pack as it is flown. */
-export interface PackState {
+export interface CellState {
   readonly timeS: number;
   readonly charge: number;
   readonly temperatureC: number;
 }
 
-/** Builds the pack of a battery. `hiddenCharge` is what the spec sheet says stays below 0 %, if it says. */
-export function packOf(battery: Battery, hiddenCharge: number | null, coefficients: PackCoefficients): Pack {
-  const health = healthOf(battery, coefficients);
+/**
+ * Builds the pack of a battery with that share of its label left. `hiddenCharge` is what the spec sheet says stays below
+ * 0 %, if it says.
+ */
+export function cellsOf(
+  battery: Battery,
+  health: number,
+  hiddenCharge: number | null,
+  coefficients: CellCoefficients,
+): Cells {
   const labelAh = battery.ratedCapacityMah / 1000;
   return {
     cellCount: battery.cellCount,
@@ -56,8 +61,8 @@ export function packOf(battery: Battery, hiddenCharge: number | null, coefficien
 }
 
 /** What the pack can give of its whole charge at a temperature, Ah. */
-export function capacityAh(pack: Pack, temperatureC: number): number {
-  return pack.warmCapacityAh * coldCapacityFraction(temperatureC, pack.capacityLossPerK);
+export function capacityAh(cells: Cells, temperatureC: number): number {
+  return cells.warmCapacityAh * coldCapacityFraction(temperatureC, cells.capacityLossPerK);
 }
 
 /**
@@ -66,27 +71,27 @@ export function capacityAh(pack: Pack, temperatureC: number): number {
  * A plain number, not an object: drains are flown by the ten thousand.
  * Source: Plett, Battery Management Systems vol. 1, ch. 2.
  */
-export function loadCurrentA(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
-  const openV = openCircuitV(pack.restVoltagesV, charge);
-  const cellW = powerW / pack.cellCount;
-  const root = openV * openV - 4 * resistanceOhm(pack.resistance, charge, temperatureC) * cellW;
+export function loadCurrentA(cells: Cells, powerW: number, charge: number, temperatureC: number): number {
+  const openV = openCircuitV(cells.restVoltagesV, charge);
+  const cellW = powerW / cells.cellCount;
+  const root = openV * openV - 4 * resistanceOhm(cells.resistance, charge, temperatureC) * cellW;
   if (!(root >= 0)) return 0;
   return (2 * cellW) / (openV + Math.sqrt(root));
 }
 
 /** The same while the aircraft stays up: zero as well where the cell would fall under 3.0 V. */
-export function currentA(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
-  const ampere = loadCurrentA(pack, powerW, charge, temperatureC);
-  return powerW < emptyCellVoltageV * pack.cellCount * ampere ? 0 : ampere;
+export function currentA(cells: Cells, powerW: number, charge: number, temperatureC: number): number {
+  const ampere = loadCurrentA(cells, powerW, charge, temperatureC);
+  return powerW < emptyCellVoltageV * cells.cellCount * ampere ? 0 : ampere;
 }
 
 /** Heat in the whole pack, W: what the cells give less what arrives, cells·I·OCV − P = cells·I²·R. */
-export function packHeatW(pack: Pack, powerW: number, charge: number, ampere: number): number {
-  return pack.cellCount * ampere * openCircuitV(pack.restVoltagesV, charge) - powerW;
+export function cellHeatW(cells: Cells, powerW: number, charge: number, ampere: number): number {
+  return cells.cellCount * ampere * openCircuitV(cells.restVoltagesV, charge) - powerW;
 }
 
 /** Voltage of a cell under load, V; its rest voltage where the power cannot be given. */
-export function cellVoltageV(pack: Pack, powerW: number, charge: number, temperatureC: number): number {
-  const ampere = currentA(pack, powerW, charge, temperatureC);
-  return ampere > 0 ? powerW / pack.cellCount / ampere : openCircuitV(pack.restVoltagesV, charge);
+export function cellVoltageV(cells: Cells, powerW: number, charge: number, temperatureC: number): number {
+  const ampere = currentA(cells, powerW, charge, temperatureC);
+  return ampere > 0 ? powerW / cells.cellCount / ampere : openCircuitV(cells.restVoltagesV, charge);
 }

@@ -2,14 +2,14 @@ import { useEffect, useState } from 'react';
 import { Dropped } from './pool';
 
 /** What workers answered last, and whether it belongs to what is on the screen now. */
-export interface Reckoned<T> {
+export interface Calculated<T> {
   readonly value: T | null;
   readonly fresh: boolean;
   readonly trouble: string | null;
 }
 
 /** Asks again whenever the question changes; the last answer stays, marked as no longer fresh, until the next is in. */
-export function useReckoned<T>(ask: (wanted: AbortSignal) => Promise<T | null>): Reckoned<T> {
+export function useCalculated<T>(ask: (wanted: AbortSignal) => Promise<T | null>): Calculated<T> {
   const [answer, setAnswer] = useState<{ ask: typeof ask; value: T | null; trouble: string | null } | null>(
     null,
   );

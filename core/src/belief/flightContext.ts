@@ -1,0 +1,86 @@
+import { atmosphereOver, type Conditions } from '../air/conditions';
+import type { Aircraft } from '../aircraft/aircraft';
+import type { Battery } from '../battery/battery';
+import { type CellState, type Cells, cellsOf } from '../battery/cells';
+import { cellChargeOf } from '../battery/gauge';
+import { takeoffCharge } from '../battery/standing';
+import { healthOf } from '../battery/wear';
+import type { AircraftInAir } from '../flight/aircraftInAir';
+import { type HoverTimeFinding, newBattery, solveBox } from '../flight/box';
+import { type Outcome, success } from '../units/outcome';
+import { coefficientsFor, type World } from './belief';
+import type { Coefficients } from './priors';
+
+/** Whose flight it is, and in what weather. */
+export interface Flown {
+  readonly aircraft: Aircraft;
+  readonly battery: Battery;
+  /** Which battery of the belief it is; one of which nothing was learned where absent. */
+  readonly batteryId?: string | null;
+  readonly conditions: Conditions;
+}
+
+/** The aircraft that the box implies, in the air there is: the same for all batteries of one type. */
+export interface SolvedAircraft extends AircraftInAir<Coefficients> {
+  readonly hoverTimeFinding: HoverTimeFinding | null;
+  readonly airC: number;
+}
+
+/** What a flight is flown with in one world: aircraft, air, and the pack as it takes off. */
+export interface FlightContext extends SolvedAircraft {
+  readonly battery: Battery;
+  readonly health: number;
+  readonly cells: Cells;
+  readonly takeoff: CellState;
+}
+
+/** The one place where a flight is set up, whatever is then asked of it. */
+export function flightContext(flown: Flown, world: World): Outcome<FlightContext> {
+  const solved = solvedAircraft(flown, world);
+  return solved.ok ? success(withBattery(solved.value, flown, world)) : solved;
+}
+
+/** Solves the box, and meets the air. Refused where the box cannot be, or the wind was read where it says nothing. */
+export function solvedAircraft(flown: Flown, { coefficients }: World): Outcome<SolvedAircraft> {
+  const { aircraft, conditions } = flown;
+  const box = solveBox(aircraft, boxBattery(flown), coefficients);
+  if (!box.ok) return box;
+  const atmosphere = atmosphereOver(conditions, coefficients);
+  if (!atmosphere.ok) return atmosphere;
+  const { powertrain, hoverTimeFinding } = box.value;
+  return success({
+    aircraft,
+    powertrain: { ...powertrain, flightRatio: coefficients.flightPowerRatio },
+    atmosphere: atmosphere.value,
+    coefficients,
+    hoverTimeFinding,
+    airC: conditions.airTemperatureC,
+  });
+}
+
+export function withBattery(
+  solved: SolvedAircraft,
+  { battery, batteryId }: Pick<Flown, 'battery' | 'batteryId'>,
+  world: World,
+): FlightContext {
+  const coefficients = coefficientsFor(world, batteryId ?? null);
+  const health = healthOf(battery, coefficients.healthDeviations);
+  const cells = cellsOf(battery, health, solved.aircraft.hiddenCharge ?? null, coefficients);
+  return { ...solved, coefficients, battery, health, cells, takeoff: atTakeoff(battery, cells, solved) };
+}
+
+/** The new pack the box was measured with. Batteries with the same one are of one type: all else is solved alike for them. */
+export function boxBattery({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): Battery {
+  return newBattery({
+    ...battery,
+    ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah,
+  });
+}
+
+function atTakeoff(battery: Battery, cells: Cells, { coefficients, airC }: SolvedAircraft): CellState {
+  return {
+    timeS: 0,
+    charge: cellChargeOf(takeoffCharge(battery, coefficients), cells.hidden),
+    temperatureC: battery.startTemperatureC ?? airC,
+  };
+}

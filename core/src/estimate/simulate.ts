@@ -1,0 +1,103 @@
+import { calmed } from '../air/conditions';
+import { spec } from '../aircraft/aircraft';
+import { emptyCellVoltageV } from '../battery/cells';
+import type { World } from '../belief/belief';
+import {
+  type FlightContext,
+  type SolvedAircraft,
+  solvedAircraft,
+  withBattery,
+} from '../belief/flightContext';
+import type { DrainCurve } from '../flight/drain';
+import { legPowers } from '../flight/flightLegs';
+import { flyRounds, type PowerLeg } from '../flight/legs';
+import { mixPowerW } from '../flight/mix';
+import { type ReturnLeg, returnLegs, usualReturnHeightM } from '../reserve/returnHome';
+import { chargeToComeHomeWith, type FlightEnd, flightEnd } from '../reserve/turnBack';
+import { type Outcome, refuse, success } from '../units/outcome';
+import type { EstimateRequest, FlightPlan } from './request';
+
+/** What aircraft and air make of a flight, whatever the battery at hand: the same for all batteries of one type. */
+export interface FlownStyleAndWayHome {
+  readonly solved: SolvedAircraft;
+  /** One leg for a mix, which is flown at its mean power. */
+  readonly round: readonly PowerLeg[];
+  readonly wayHome: readonly ReturnLeg[];
+}
+
+/** A flight flown in one world: what it was flown with, its drain to the last, and where it must end. */
+export interface Simulation extends FlightContext {
+  readonly round: readonly PowerLeg[];
+  readonly wayHome: readonly ReturnLeg[];
+  readonly curve: DrainCurve;
+  readonly end: FlightEnd;
+}
+
+/** From the request to the latest turn-back: solve the box, meet the air, drain the pack, fly home. */
+export function simulate(request: EstimateRequest, world: World): Outcome<Simulation> {
+  const flown = styleAndWayHome(request, world);
+  return flown.ok ? simulateBattery(request, flown.value, world) : flown;
+}
+
+export function styleAndWayHome(request: EstimateRequest, world: World): Outcome<FlownStyleAndWayHome> {
+  const solved = solvedAircraft(request, world);
+  if (!solved.ok) return solved;
+  const round = flownRound(solved.value, request.flight);
+  if (!round.ok) return round;
+  const wayHome = wayHomeOf(solved.value, request.flight);
+  if (!wayHome.ok) return wayHome;
+  return success({ solved: solved.value, round: round.value, wayHome: wayHome.value });
+}
+
+export function simulateBattery(
+  request: EstimateRequest,
+  { solved, round, wayHome }: FlownStyleAndWayHome,
+  world: World,
+): Outcome<Simulation> {
+  const context = withBattery(solved, request, world);
+  const curve = flyRounds(context.cells, round, context.airC, context.takeoff);
+  if (curve.timeS.length === 0) return cannotStart(Math.max(...round.map((leg) => leg.powerW)));
+  const end = flightEnd(context, curve, wayHome, request.policy);
+  return end.ok ? success({ ...context, round, wayHome, curve, end: end.value }) : end;
+}
+
+/** The style of the flight as powers: a mix at its mean for ever, or a round of legs. */
+export function flownRound(solved: SolvedAircraft, flight: FlightPlan): Outcome<readonly PowerLeg[]> {
+  const { heightM, mix, legs } = flight;
+  const load = flight.recordingLoadW ?? 0;
+  if (legs?.length) return legPowers(solved, legs, heightM, load);
+  const power = mixPowerW(solved, heightM, mix, load);
+  if (!power.ok) return power;
+  return success([{ powerW: power.value, durationS: Number.POSITIVE_INFINITY }]);
+}
+
+/** The way home from the farthest point, at the working height. */
+function wayHomeOf(solved: SolvedAircraft, { farthestM, bearingDeg, heightM, returnHeightM }: FlightPlan) {
+  return returnLegs(
+    solved,
+    { distanceM: farthestM, bearingDeg, heightM },
+    returnHeightM ?? usualReturnHeightM,
+  );
+}
+
+/**
+ * The cell charge at which the aircraft itself asks to come home: it reckons with still air (common practice) and with
+ * its own forced landing as the end. Null where it never asks before that.
+ */
+export function ownReturnCharge(
+  context: FlightContext,
+  curve: DrainCurve,
+  flight: FlightPlan,
+): number | null {
+  const legs = wayHomeOf({ ...context, atmosphere: calmed(context.atmosphere) }, flight);
+  if (!legs.ok) return null;
+  return chargeToComeHomeWith(context, curve, legs.value, spec(context.aircraft, 'forcedLandingCharge'));
+}
+
+export function cannotStart(powerW: number) {
+  return refuse(
+    'pack-cannot-deliver',
+    'This pack cannot give the {powerW} this flight takes without falling under {emptyCellV:1} a cell: charge it, or warm it.',
+    { powerW, emptyCellV: emptyCellVoltageV },
+  );
+}

@@ -1,0 +1,12 @@
+import type { Atmosphere } from '../air/conditions';
+import type { Aircraft } from '../aircraft/aircraft';
+import type { Powertrain } from './powertrain';
+import type { StyleCoefficients } from './styles';
+
+/** An aircraft in the air over a place, under one set of coefficients: what every leg of a flight is reckoned with. */
+export interface AircraftInAir<Coefficients = StyleCoefficients> {
+  readonly aircraft: Aircraft;
+  readonly powertrain: Powertrain;
+  readonly atmosphere: Atmosphere;
+  readonly coefficients: Coefficients;
+}

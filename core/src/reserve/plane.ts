@@ -1,0 +1,29 @@
+/** A place on the ground seen from another: distance in m, bearing in degrees true. */
+export interface Place {
+  readonly distanceM: number;
+  readonly bearingDeg: number;
+}
+
+/** Distance and track from one place to another, both given from the same point, on the local plane. */
+export function track(from: Place, to: Place): { readonly distanceM: number; readonly trackDeg: number } {
+  const [a, b] = [onPlane(from), onPlane(to)];
+  const [eastM, northM] = [b.eastM - a.eastM, b.northM - a.northM];
+  const degrees = (Math.atan2(eastM, northM) * 180) / Math.PI;
+  return { distanceM: Math.hypot(eastM, northM), trackDeg: (degrees + 360) % 360 };
+}
+
+/** Anything that has a place, as it is seen from another home; both are given from the first one. */
+export function seenFrom<Thing extends Place>(home: Place, thing: Thing): Thing {
+  const { distanceM, trackDeg: bearingDeg } = track(home, thing);
+  return { ...thing, distanceM, bearingDeg };
+}
+
+/** Where the first home lies, seen from the other. */
+export function backFrom({ distanceM, bearingDeg }: Place): Place {
+  return { distanceM, bearingDeg: (bearingDeg + 180) % 360 };
+}
+
+function onPlane({ distanceM, bearingDeg }: Place) {
+  const angle = (bearingDeg * Math.PI) / 180;
+  return { eastM: distanceM * Math.sin(angle), northM: distanceM * Math.cos(angle) };
+}

@@ -1,0 +1,75 @@
+import { answered } from '../../fixtures/answered';
+import { jayOnTheFell } from '../../fixtures/jay';
+import { beliefFrom, fromTheBox, type Knowledge } from '../belief/belief';
+import { explain } from '../estimate/explain';
+import { estimateInFull } from '../estimate/full';
+import { powerCurve } from '../estimate/powerCurve';
+import type { EstimateRequest } from '../estimate/request';
+import { reaches } from '../wayHome/reach';
+import { returnInFull } from '../wayHome/returnInFull';
+import { turnTable } from '../wayHome/turnTable';
+import { type PlanRequest, planSwaps } from './planner';
+
+/**
+ * A belief that holds the box 13 % too rosy for sure must answer all that is asked as the box that says so would: what
+ * still went by the priors would differ.
+ */
+const z = -2;
+const count = { draws: 32, seed: 4 };
+const sure: Knowledge = {
+  basis: { source: 'fit', fitId: 'sure', flights: 9 },
+  learned: { names: ['boxTimeRatio'], mean: [z], factor: [[0]] },
+};
+/** The box's own doubt taken away, so that only its middle differs. */
+const sureOfTheBox: Knowledge = {
+  basis: fromTheBox.basis,
+  learned: { names: ['boxTimeRatio'], mean: [0], factor: [[0]] },
+};
+const believed = beliefFrom(sure, count);
+const ofTheBox = beliefFrom(sureOfTheBox, count);
+const request = jayOnTheFell;
+const scaled: EstimateRequest = {
+  ...request,
+  aircraft: {
+    ...request.aircraft,
+    advertisedFlightTimeS: request.aircraft.advertisedFlightTimeS * Math.exp(0.07 * z),
+  },
+};
+const wayHome = (one: EstimateRequest) => ({
+  ...one,
+  position: { distanceM: 300, bearingDeg: 60, heightM: 60, charge: 0.5 },
+});
+const plan = (one: EstimateRequest): PlanRequest => ({
+  ...one,
+  batteries: [{ ...one.battery, id: 'a', label: 'Jay 1' }],
+  shots: [
+    { id: 'one', name: 'one', durationS: 400, style: 'slow', distanceM: 150, bearingDeg: 60, heightM: 40 },
+    { id: 'two', name: 'two', durationS: 4000, style: 'hover', distanceM: 150, bearingDeg: 60, heightM: 40 },
+  ],
+  swapTimeS: 270,
+});
+
+test.each<[string, (one: EstimateRequest, belief: typeof believed) => unknown]>([
+  [
+    'the estimate with its band',
+    (one, belief) => {
+      const { basis: _, ledger: __, ...rest } = answered(estimateInFull(one, belief));
+      return rest;
+    },
+  ],
+  ['the page that explains it', (one, belief) => answered(explain(one, belief))],
+  ['power against airspeed', (one, belief) => answered(powerCurve(one, belief))],
+  ['the way home', (one, belief) => answered(returnInFull(wayHome(one), belief))],
+  ['the reach', (one, belief) => answered(reaches(wayHome(one), belief))],
+  ['when to turn', (one, belief) => turnTable(wayHome(one), belief)],
+  ['the swap plan', (one, belief) => answered(planSwaps(plan(one), belief))],
+])('%s goes by what is believed, not by the box', (_, ask) => {
+  const now = ask(request, believed);
+  expect(now).toEqual(ask(scaled, ofTheBox));
+  expect(now).not.toEqual(ask(request, ofTheBox));
+});
+
+test('an answer names what it rests on', () => {
+  expect(answered(estimateInFull(request, believed)).basis).toEqual(sure.basis);
+  expect(answered(estimateInFull(request, ofTheBox)).basis).toEqual({ source: 'box', flights: 0 });
+});

@@ -1,0 +1,30 @@
+import type { LandingPlace, Obstacle } from '../air/obstacle';
+import type { Site } from '../air/site';
+import { backFrom, seenFrom } from '../reserve/plane';
+
+/** What the place where it took off is called, once home is another. */
+const takeoffPlace = 'the take-off place';
+
+/**
+ * A site seen from another home. Its landing places are given from there, the take-off place is one of them, and the new home is
+ * none. Obstacles are known along the way from the take-off place alone, so the tallest is taken to stand all along the new
+ * way home, wherever that leads.
+ */
+export function siteFrom(home: LandingPlace, site: Site): Site {
+  const others = (site.landingPlaces ?? []).filter(({ name }) => name !== home.name);
+  const places: LandingPlace[] = [
+    { name: takeoffPlace, ...backFrom(home) },
+    ...others.map((place) => seenFrom(home, place)),
+  ];
+  return { ...site, landingPlaces: places, obstacles: allAlong(site.obstacles ?? []) };
+}
+
+/** Farther than anything is flown. */
+const everywhereM = 20_000;
+
+function allAlong(obstacles: readonly Obstacle[]): Obstacle[] {
+  const [tallest] = [...obstacles].sort((a, b) => b.heightM - a.heightM);
+  return tallest
+    ? [{ ...tallest, name: `${tallest.name}, wherever it stands`, distanceM: 0, widthM: everywhereM }]
+    : [];
+}

@@ -1,0 +1,59 @@
+import { type LandingPlace, nameProblem, ranges } from '@acorn-tally/core';
+import { QuantityField } from '../fields/QuantityField';
+import { TextField } from '../fields/TextField';
+
+interface Props {
+  readonly home: LandingPlace | null;
+  readonly onChange: (home: LandingPlace | null) => void;
+}
+
+const elsewhere: LandingPlace = { name: 'where I stand', distanceM: 100, bearingDeg: 90 };
+
+/** Where home is: where it takes off, or a place the pilot has moved to since (a walk, a boat). */
+export function MovedHome({ home, onChange }: Props) {
+  if (!home) {
+    return (
+      <div className="field">
+        <span>where it takes off</span>
+        <button type="button" className="link" onClick={() => onChange(elsewhere)}>
+          It moves with me
+        </button>
+      </div>
+    );
+  }
+  const change = (part: Partial<LandingPlace>) => onChange({ ...home, ...part });
+  return (
+    <>
+      <fieldset className="way-thing-fields" aria-label="Home">
+        <TextField
+          stacked
+          label="Home is"
+          value={home.name}
+          problem={(text) => nameProblem('Name', text)}
+          onChange={(name) => change({ name })}
+        />
+        <QuantityField
+          stacked
+          label="From take-off"
+          quantity={ranges.flight.farthestM}
+          value={home.distanceM}
+          onChange={(distanceM) => change({ distanceM })}
+        />
+        <QuantityField
+          stacked
+          label="Home lies at"
+          quantity={ranges.flight.bearingDeg}
+          value={home.bearingDeg}
+          onChange={(bearingDeg) => change({ bearingDeg })}
+        />
+      </fieldset>
+      <p className="panel-note">
+        Move the home point on the aircraft too. What stands in the way may stand on any way to there, so all
+        of it counts.
+      </p>
+      <button type="button" className="link" onClick={() => onChange(null)}>
+        Back to where it takes off
+      </button>
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+import {
+  type Advice,
+  advice,
+  asPlanned,
+  type Band,
+  type Belief,
+  bandsOf,
+  beliefFrom,
+  type Caution,
+  type EstimateRequest,
+  estimate,
+  estimateWithLedger,
+  type Knowledge,
+  type LedgerLine,
+  type Outcome,
+  type PlanRequest,
+  planSwaps,
+  type Reaches,
+  type ReturnBand,
+  type ReturnRequest,
+  reaches,
+  returnBand,
+  type SwapPlan,
+  type TurnTable,
+  turnTable,
+  usualDraws,
+} from '@acorn-tally/core';
+import { expose } from 'comlink';
+
+/** What the draws say of one battery's flight. */
+export interface DrawnAnswer {
+  readonly band: Band;
+  /** What to do about the battery, and what that gains. */
+  readonly advice: readonly Advice[];
+  /** What is told only when one knows where to turn. */
+  readonly cautions: readonly Caution[];
+}
+
+/** The belief this worker was last asked by: its draws are made once. */
+let held: { readonly key: string; readonly belief: Belief } | null = null;
+
+function believed(known: Knowledge): Belief {
+  const key = JSON.stringify(known);
+  if (held?.key !== key) held = { key, belief: beliefFrom(known, usualDraws) };
+  return held.belief;
+}
+
+/** The heavy computing of the interface, away from the thread that draws it. Null where the flight is refused. */
+const calculator = {
+  /** Batteries of one aircraft and flight, which share most of the work. */
+  flights(requests: readonly EstimateRequest[], known: Knowledge): (DrawnAnswer | null)[] {
+    const belief = believed(known);
+    return bandsOf(requests, belief).map((band, i) => {
+      const request = requests[i] as EstimateRequest;
+      const middle = estimate(request, belief);
+      if (!band || !middle.ok) return null;
+      const plan = { usableS: band.usableS.planned, turnBackCharge: band.turnBackCharge.planned };
+      const planned = asPlanned(request, belief, plan);
+      return {
+        band,
+        advice: advice(request, middle.value, plan.usableS, belief),
+        cautions: planned.ok ? planned.value.cautions : [],
+      };
+    });
+  },
+
+  bands(requests: readonly EstimateRequest[], known: Knowledge): (Band | null)[] {
+    return bandsOf(requests, believed(known));
+  },
+
+  plan(request: PlanRequest, known: Knowledge): Outcome<SwapPlan> {
+    return planSwaps(request, believed(known));
+  },
+
+  /** The band of the way home from one position. */
+  returnBand(request: ReturnRequest, known: Knowledge): ReturnBand {
+    return returnBand(request, believed(known));
+  },
+
+  reaches(request: ReturnRequest, known: Knowledge): Reaches | null {
+    const outcome = reaches(request, believed(known));
+    return outcome.ok ? outcome.value : null;
+  },
+
+  turnTable(request: ReturnRequest, known: Knowledge): TurnTable {
+    return turnTable(request, believed(known));
+  },
+
+  ledger(request: EstimateRequest, known: Knowledge): readonly LedgerLine[] | null {
+    const outcome = estimateWithLedger(request, believed(known));
+    return outcome.ok ? outcome.value.ledger : null;
+  },
+};
+
+export type Calculator = typeof calculator;
+
+expose(calculator);
