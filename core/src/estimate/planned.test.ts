@@ -7,7 +7,7 @@ import { cellChargeOf, gaugeOf } from '../battery/gauge';
 import { momentAtCharge } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { policyKinds } from '../reserve/policy';
-import { bandsOf, plannedMeanwhile } from './band';
+import { bandsOf, plannedMeanwhile, turnBackMeanwhile } from './band';
 import { estimate } from './estimate';
 import { estimateInFull } from './full';
 import type { EstimateRequest } from './request';
@@ -47,6 +47,14 @@ test('two figures: the planned minute comes before the planned charge, and each 
   expect(event('turn-back')?.charge).toBeCloseTo(full.turnBackCharge.planned ?? 2, 9);
   expect(event('turn-back')?.timeS).toBeGreaterThan(full.usableS.planned);
   expect(event('planned-minute')?.charge).toBeGreaterThan(event('turn-back')?.charge ?? 2);
+  // From there it takes the way home, no more and no less, as its pack then is.
+  const middle = answered(simulate(request, boxBelief.middle));
+  const { cells, curve, wayHome, airC } = middle;
+  const homeS = wayHome.reduce((sum, { durationS }) => sum + durationS, 0);
+  expect((event('touch-down')?.timeS ?? 0) - (event('turn-back')?.timeS ?? 0)).toBeCloseTo(homeS, 6);
+  const turn = momentAtCharge(curve, cellChargeOf(full.turnBackCharge.planned ?? 2, cells.hidden));
+  const down = flyLegs(cells, wayHome, airC, turn);
+  expect(event('touch-down')?.charge).toBeCloseTo(gaugeOf(down?.charge ?? 0, cells.hidden), 6);
   // Turned there, the middle flight is home with more than is held back, by what is kept for doubt.
   expect(event('touch-down')?.charge).toBeGreaterThan(0.27);
   const doubted = jayWith({ policy: { kind: 'forced-landing' } });
@@ -124,6 +132,13 @@ describe('while a newer band is on its way the planned minutes follow the middle
     expect(Math.abs((meanwhile?.turnBackCharge ?? 2) - (then.turnBackCharge.planned ?? 0))).toBeLessThan(
       strokeCharge,
     );
+  });
+
+  test('the charge follows in the same ratio, and is never above a full gauge', () => {
+    expect(turnBackMeanwhile(0.5, { p50: 0.4, planned: 0.5 })).toBeCloseTo(0.625, 12);
+    expect(turnBackMeanwhile(0.9, { p50: 0.4, planned: 0.5 })).toBe(1);
+    expect(turnBackMeanwhile(0.5, { p50: 0.4, planned: null })).toBeNull();
+    expect(turnBackMeanwhile(null, { p50: 0.4, planned: 0.5 })).toBeNull();
   });
 
   test('before there is a band there is nothing to act on; where none is planned none is invented', () => {

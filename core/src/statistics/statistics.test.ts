@@ -115,12 +115,12 @@ describe('Sobol points', () => {
 
   test.each([
     [5, [0.875, 0.875, 0.625, 0.625, 0.625, 0.375, 0.625, 0.625]],
-    [37, [0.921875, 0.640625, 0.296875, 0.953125, 0.078125, 0.078125, 0.828125, 0.734375]],
+    [85, [0.9921875, 0.9921875, 0.1640625, 0.6796875, 0.7265625, 0.1640625, 0.2890625, 0.2109375]],
     [
-      300,
+      341,
       [
-        0.365234375, 0.044921875, 0.529296875, 0.736328125, 0.615234375, 0.576171875, 0.201171875,
-        0.451171875,
+        0.998046875, 0.505859375, 0.193359375, 0.337890625, 0.013671875, 0.740234375, 0.615234375,
+        0.537109375,
       ],
     ],
     [
@@ -140,6 +140,21 @@ describe('Sobol points', () => {
       expect(unshifted).toEqual(wanted);
     },
   );
+
+  // Σ axis · 1024 · coordinate over all axes; 341, 682 and 1023 flip nine, ten and the tenth direction alone (their Gray codes).
+  test.each([
+    [341, 2_291_080],
+    [682, 2_187_480],
+    [1023, 2_540_776],
+  ])('and over all 96 axes at once point %d sums up as SciPy’s does', (i, sum) => {
+    const many = sobolPoints(1024, sobolDimensions, 7);
+    const whole = (point: number, axis: number) => (many[point]?.[axis] as number) * 2 ** 32 - 0.5;
+    const found = Array.from(
+      { length: sobolDimensions },
+      (_, axis) => (axis + 1) * (((whole(i, axis) ^ whole(0, axis)) >>> 0) / 2 ** 22),
+    );
+    expect(found.reduce((a, b) => a + b, 0)).toBe(sum);
+  });
 
   test('the same seed gives the same points, another seed others; an axis beyond the table is as even and moves no other', () => {
     expect(sobolPoints(512, sobolDimensions, 7)).toEqual(points);

@@ -73,3 +73,25 @@ test('an answer names what it rests on', () => {
   expect(answered(estimateInFull(request, believed)).basis).toEqual(sure.basis);
   expect(answered(estimateInFull(request, ofTheBox)).basis).toEqual({ source: 'box', flights: 0 });
 });
+
+// One deviation of twelve cycles by hand: √(0.03² + (0.4 · 0.008 / 0.992)²) = 0.03017; two below, 0.992 · e^(−0.0603) = 0.934.
+test('what was learned of one battery holds for that one alone, in the middle, the band and the plan', () => {
+  const learned = { names: ['healthDeviations of a'], mean: [-2], factor: [[0]] } as const;
+  const belief = beliefFrom({ ...sure, learned }, count);
+  const plain = beliefFrom(fromTheBox, count);
+  const weak = answered(estimateInFull({ ...request, batteryId: 'a' }, belief));
+  expect(weak.health).toBeCloseTo(0.934, 3);
+  expect(answered(estimateInFull({ ...request, batteryId: 'b' }, belief)).usableS).toEqual(
+    answered(estimateInFull(request, plain)).usableS,
+  );
+  const measured = { ...request, battery: { ...request.battery, health: weak.health } };
+  expect(weak.usableS.p50).toBeCloseTo(answered(estimateInFull(measured, plain)).usableS.p50, 6);
+  const spareOf = (id: string) => {
+    const one = plan(request);
+    const [shot] = one.shots;
+    if (!shot) throw new Error('There should be a shot.');
+    const batteries = [{ ...request.battery, id, label: id }];
+    return answered(planSwaps({ ...one, batteries, shots: [shot] }, belief)).flights[0]?.spareS ?? 0;
+  };
+  expect(spareOf('a')).toBeLessThan(spareOf('b'));
+});

@@ -143,8 +143,8 @@ describe('at the pilot’s confidence', () => {
     return outcome.value;
   };
 
-  /** By other code than the planner's: all legs of a flight in one go, and the gauge at touch-down, in one world. */
-  function touchdownGauge(planRequest: PlanRequest, flight: PlannedFlight, world: World): number {
+  /** By other code than the planner's: all legs of a flight in one go, and the gauge after its shots and at touch-down, in one world. */
+  function gaugesOf(planRequest: PlanRequest, flight: PlannedFlight, world: World) {
     const battery = planRequest.batteries.find(({ id }) => id === flight.batteryId);
     if (!battery) throw new Error('It should be one of the batteries.');
     const context = answered(flightContext({ ...planRequest, battery }, world));
@@ -154,13 +154,16 @@ describe('at the pilot’s confidence', () => {
       const one = planRequest.shots.find(({ id }) => id === shotId) as Shot;
       const out = transitLegs(context, from, one);
       const power = mixPowerW(context, one.heightM, [{ style: one.style, share: 1 }], 0);
-      if (!out.ok || !power.ok) return 0;
+      if (!out.ok || !power.ok) return { shot: 0, down: 0 };
       legs.push(...out.value, { powerW: power.value, durationS: one.durationS });
       from = one;
     }
     const home = returnLegs(context, from, planRequest.returnHeightM ?? 30);
-    const down = home.ok && flyLegs(context.cells, [...legs, ...home.value], context.airC, context.takeoff);
-    return down ? gaugeOf(down.charge, context.cells.hidden) : 0;
+    const gaugeAfter = (flown: readonly PowerLeg[]) => {
+      const after = flyLegs(context.cells, flown, context.airC, context.takeoff);
+      return after ? gaugeOf(after.charge, context.cells.hidden) : 0;
+    };
+    return { shot: gaugeAfter(legs), down: home.ok ? gaugeAfter([...legs, ...home.value]) : 0 };
   }
 
   test('in no planned flight do more draws than one less the confidence land below the reserve (seed 17)', () => {
@@ -184,8 +187,14 @@ describe('at the pilot’s confidence', () => {
         const planRequest = { ...request, shots: list, policy: { kind, reserveCharge: 0.25, confidence } };
         for (const flight of planned(list, planRequest).flights) {
           flights++;
-          const gauges = belief.draws.map((world) => touchdownGauge(planRequest, flight, world));
-          const short = gauges.filter((gauge) => gauge < 0.25 - 1e-9).length / gauges.length;
+          const battery = request.batteries.find(({ id }) => id === flight.batteryId);
+          // Half out, half home: the shots end by half of what is between take-off and the reserve.
+          const half = kind === 'half-out-half-home' ? ((battery?.startCharge ?? 1) + 0.25) / 2 : 0;
+          const failed = belief.draws.filter((world) => {
+            const gauges = gaugesOf(planRequest, flight, world);
+            return gauges.down < 0.25 - 1e-9 || gauges.shot < half - 1e-9;
+          });
+          const short = failed.length / belief.draws.length;
           expect(short).toBeLessThanOrEqual(1 - confidence + 1e-9);
           expect(flight.chanceEarly).toBeGreaterThanOrEqual(short);
           expect(flight.chanceEarly).toBeLessThanOrEqual(1 - confidence + 1e-9);

@@ -47,7 +47,7 @@ test('the steps tell the numbers of the estimate itself', () => {
   expect(says('The pack')).toContain('18.1 Wh');
   expect(says('Held back')).toContain('touch down at 25 %');
   expect(says('Kept for doubt')).toMatch(
-    /^nine in ten flights last at least \d+:\d\d min: .* turn back by \d\d % on the gauge/,
+    /^At least \d+:\d\d min last nine in ten flights: .* turn back by \d\d % on the gauge/,
   );
   for (const { says: said, rule, source } of steps)
     expect([toldInSi(said), rule, source].join()).not.toMatch(/NaN|undefined|[{}]/);
