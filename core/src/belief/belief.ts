@@ -1,4 +1,5 @@
 import { normalQuantile } from '../statistics/normalQuantile';
+import { ranks } from '../statistics/ranks';
 import { sobolPoints } from '../statistics/sobol';
 import { type Assumed, drawn } from '../units/assumed';
 import { type Coefficients, type PriorName, priorNames, priors } from './priors';
@@ -41,6 +42,8 @@ export interface Belief {
   readonly basis: Basis;
   readonly middle: World;
   readonly draws: readonly World[];
+  /** The place of each draw among all by each unknown, for rank statistics; by unknown, then by draw. */
+  readonly places: Readonly<Record<PriorName, readonly number[]>>;
 }
 
 export interface DrawCount {
@@ -70,7 +73,16 @@ export function beliefFrom({ basis, learned }: Knowledge, { draws, seed }: DrawC
   const still = Object.fromEntries(names.map((name) => [name, 0]));
   const world = (deviations: Record<string, number>) =>
     worldAt({ ...deviations, ...taught(learned, deviations) });
-  return { basis, middle: world(still), draws: normals.map(world) };
+  const worlds = normals.map(world);
+  return { basis, middle: world(still), draws: worlds, places: placesOf(worlds) };
+}
+
+function placesOf(draws: readonly World[]): Belief['places'] {
+  const places = priorNames.map((name) => [
+    name,
+    ranks(draws.map(({ deviations }) => deviations[name] ?? 0)),
+  ]);
+  return Object.fromEntries(places) as Belief['places'];
 }
 
 /** The learned unknowns' deviations where the independent normals ξ are given by name. */

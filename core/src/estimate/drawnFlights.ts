@@ -4,7 +4,7 @@ import { boxBattery } from '../belief/flightContext';
 import { timesAtCharges } from '../flight/drain';
 import type { Outcome } from '../units/outcome';
 import type { EstimateRequest } from './request';
-import { type FlownStyleAndWayHome, simulateBattery, styleAndWayHome } from './simulate';
+import { type FlownStyleAndWayHome, flyBattery, styleAndWayHome } from './simulate';
 
 /** What one draw makes of one battery's flight. Nothing can be spent where the draw makes the flight impossible. */
 export interface DrawnFlight {
@@ -61,17 +61,18 @@ function drawnFlight(
   world: World,
   marks: readonly number[],
 ): DrawnFlight {
-  const simulated = simulateBattery(request, flown, world);
-  if (!simulated.ok) return impossible;
-  const { end, curve, cells } = simulated.value;
+  const flight = flyBattery(request, flown, world);
+  if (!flight.ok) return impossible;
+  const { end, curve, context } = flight.value;
+  const { hidden } = context.cells;
   return {
     usableS: end.turnBack.timeS,
     touchdownS: end.touchdown.timeS,
     latestS: end.latest.timeS,
-    turnBackCharge: gaugeOf(end.turnBack.charge, cells.hidden),
+    turnBackCharge: gaugeOf(end.turnBack.charge, hidden),
     gaugeTimesS: timesAtCharges(
       curve,
-      marks.map((gauge) => cellChargeOf(gauge, cells.hidden)),
+      marks.map((gauge) => cellChargeOf(gauge, hidden)),
     ),
   };
 }

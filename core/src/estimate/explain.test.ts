@@ -13,6 +13,12 @@ const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
 describe('power against airspeed', () => {
   const curve = (change: Change = {}) => answered(powerCurve(jayWith(change), boxMiddle));
 
+  test('today is flown with this battery as it is, the box with a new one', () => {
+    const [fresh, worn] = [curve({ battery: { health: 1 } }), curve({ battery: { health: 0.8 } })];
+    expect(worn.today.longest.lastsS / fresh.today.longest.lastsS).toBeLessThan(0.82);
+    expect(worn.box).toEqual(fresh.box);
+  });
+
   test('as on the box: at the advertised speed a new battery lasts the advertised time, when nothing is hidden', () => {
     const { box } = curve({ aircraft: { hiddenCharge: 0 } });
     const advertised = box.points.find(({ airspeedMps }) => airspeedMps === 5.5);

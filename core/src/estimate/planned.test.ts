@@ -10,6 +10,7 @@ import { policyKinds } from '../reserve/policy';
 import { bandsOf, plannedMeanwhile, turnBackMeanwhile } from './band';
 import { estimate } from './estimate';
 import { estimateInFull } from './full';
+import { plannedTurnBack } from './plannedTurnBack';
 import type { EstimateRequest } from './request';
 import { simulate } from './simulate';
 
@@ -147,4 +148,12 @@ describe('while a newer band is on its way the planned minutes follow the middle
     const none = bandOfOne(jayWith({ policy: { confidence: 0.99 } }));
     expect(plannedMeanwhile(middle, none)).toEqual({ usableS: 0, turnBackCharge: null });
   });
+});
+
+test('where more flights never come home than the confidence allows there is no charge to turn at (by hand: quantiles of twenty)', () => {
+  const drawn = (lost: number) => Array.from({ length: 20 }, (_, i) => (i < lost ? null : 0.4));
+  expect(plannedTurnBack(0.35, drawn(0), 0.9)).toBe(0.4);
+  expect(plannedTurnBack(0.45, drawn(1), 0.9)).toBe(0.45);
+  expect(plannedTurnBack(0.35, drawn(3), 0.9)).toBeNull();
+  expect(plannedTurnBack(null, drawn(0), 0.9)).toBeNull();
 });

@@ -80,9 +80,9 @@ function relativeSpread(values: readonly number[]): number {
 }
 
 /** r² of ranks against those of the draws of one constant; nothing where the values do not vary. */
-function shareOfVariance(values: readonly number[], { draws }: Belief, name: PriorName): number {
+function shareOfVariance(values: readonly number[], belief: Belief, name: PriorName): number {
   const count = values.length;
-  const deviations = ranks(draws.map((draw) => draw.deviations[name] as number));
+  const deviations = belief.places[name];
   let [x, y, xx, yy, xy] = [0, 0, 0, 0, 0];
   for (let k = 0; k < count; k++) {
     const value = values[k] as number;

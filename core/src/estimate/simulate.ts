@@ -25,6 +25,13 @@ export interface FlownStyleAndWayHome {
   readonly wayHome: readonly ReturnLeg[];
 }
 
+/** One battery flown: what for a band is made by the thousand. */
+export interface FlownBattery {
+  readonly context: FlightContext;
+  readonly curve: DrainCurve;
+  readonly end: FlightEnd;
+}
+
 /** A flight flown in one world: what it was flown with, its drain to the last, and where it must end. */
 export interface Simulation extends FlightContext {
   readonly round: readonly PowerLeg[];
@@ -36,7 +43,12 @@ export interface Simulation extends FlightContext {
 /** From the request to the latest turn-back: solve the box, meet the air, drain the pack, fly home. */
 export function simulate(request: EstimateRequest, world: World): Outcome<Simulation> {
   const flown = styleAndWayHome(request, world);
-  return flown.ok ? simulateBattery(request, flown.value, world) : flown;
+  if (!flown.ok) return flown;
+  const battery = flyBattery(request, flown.value, world);
+  if (!battery.ok) return battery;
+  const { context, ...flight } = battery.value;
+  const { round, wayHome } = flown.value;
+  return success({ ...context, round, wayHome, ...flight });
 }
 
 export function styleAndWayHome(request: EstimateRequest, world: World): Outcome<FlownStyleAndWayHome> {
@@ -49,16 +61,16 @@ export function styleAndWayHome(request: EstimateRequest, world: World): Outcome
   return success({ solved: solved.value, round: round.value, wayHome: wayHome.value });
 }
 
-export function simulateBattery(
+export function flyBattery(
   request: EstimateRequest,
   { solved, round, wayHome }: FlownStyleAndWayHome,
   world: World,
-): Outcome<Simulation> {
+): Outcome<FlownBattery> {
   const context = withBattery(solved, request, world);
   const curve = flyRounds(context.cells, round, context.airC, context.takeoff);
   if (curve.timeS.length === 0) return cannotStart(Math.max(...round.map((leg) => leg.powerW)));
   const end = flightEnd(context, curve, wayHome, request.policy);
-  return end.ok ? success({ ...context, round, wayHome, curve, end: end.value }) : end;
+  return end.ok ? success({ context, curve, end: end.value }) : end;
 }
 
 /** The style of the flight as powers: a mix at its mean for ever, or a round of legs. */

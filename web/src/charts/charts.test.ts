@@ -1,5 +1,6 @@
 import { bandsOf } from '@acorn-tally/core';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
+import { shownPlan } from '../minutes/planned';
 import { spansOf } from '../minutes/spans';
 import { flightAsPlanned, flightUnplanned, jayRequest } from '../testing/jay';
 import { bandOutline, flightLines } from './flightLines';
@@ -65,4 +66,16 @@ test('the band’s outline goes down its early edge and up its late one, and hol
   const at = early.findIndex(({ y }) => y < 60);
   expect(early[at]?.x).toBeLessThan((middle?.x ?? 0) + 5);
   expect(late[at]?.x).toBeGreaterThan(early[at]?.x ?? 0);
+});
+
+test('what is shown to act on is the band’s own; while a newer one is on its way it follows the middle, marked', () => {
+  const [band] = bandsOf([jayRequest], boxDrawn(16));
+  if (!band) throw new Error('It should be flown.');
+  const { estimate } = flightAsPlanned;
+  const longer = { ...estimate, usableS: { p50: estimate.usableS.p50 * 1.1 } };
+  expect(shownPlan(longer, band, true)).toMatchObject({ usableS: band.usableS.planned, fresh: true });
+  const meanwhile = shownPlan(longer, band, false);
+  expect(meanwhile?.usableS).toBeCloseTo(band.usableS.planned * 1.1, 6);
+  expect(meanwhile?.fresh).toBe(false);
+  expect(shownPlan(longer, null, false)).toBeNull();
 });

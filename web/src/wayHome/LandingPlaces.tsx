@@ -1,4 +1,5 @@
 import { type LandingPlace, ranges } from '@acorn-tally/core';
+import { Anchor } from '@mantine/core';
 import { bearing } from '../conditions/air';
 import { QuantityField } from '../fields/QuantityField';
 import { useWriter } from '../state/units';
@@ -40,9 +41,9 @@ export function LandingPlaces({ places, from, onChange, onHome }: Props) {
             value={place.bearingDeg}
             onChange={(next) => change({ bearingDeg: next })}
           />
-          <button type="button" className="link" onClick={() => onHome(place)}>
+          <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onHome(place)}>
             Make it home
-          </button>
+          </Anchor>
         </>
       )}
       fresh={(number) => ({ name: `Place ${number}`, distanceM: 200, bearingDeg: 90 })}

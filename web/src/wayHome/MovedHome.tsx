@@ -1,4 +1,5 @@
 import { type LandingPlace, nameProblem, ranges } from '@acorn-tally/core';
+import { Anchor } from '@mantine/core';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 
@@ -15,9 +16,9 @@ export function MovedHome({ home, onChange }: Props) {
     return (
       <div className="field">
         <span>where it takes off</span>
-        <button type="button" className="link" onClick={() => onChange(elsewhere)}>
+        <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onChange(elsewhere)}>
           It moves with me
-        </button>
+        </Anchor>
       </div>
     );
   }
@@ -51,9 +52,9 @@ export function MovedHome({ home, onChange }: Props) {
         Move the home point on the aircraft too. What stands in the way may stand on any way to there, so all
         of it counts.
       </p>
-      <button type="button" className="link" onClick={() => onChange(null)}>
+      <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onChange(null)}>
         Back to where it takes off
-      </button>
+      </Anchor>
     </>
   );
 }
