@@ -78,6 +78,7 @@ export async function goTo(page: Page, { path, open }: Opening, app: RunningApp)
   await page.goto(`${app.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page.getByText('reckoning …')).toHaveCount(0);
+  await expect(page.locator('.plan-old')).toHaveCount(0);
   await open?.(page);
   await page.waitForTimeout(300);
 }

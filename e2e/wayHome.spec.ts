@@ -77,8 +77,8 @@ test('home moves to a landing place, for the way home, the minutes and the plan;
     'Land at the take-off place, 150 m from here',
   );
   // Dragged there, the aircraft stays where it is dragged: half-way to the sheepfold it is nearer to it.
-  await page.getByLabel('Distance out', { exact: true }).fill('300');
-  await page.getByLabel('Bearing', { exact: true }).fill('45');
+  await page.getByRole('textbox', { name: 'Distance out from where it takes off' }).fill('300');
+  await page.getByRole('textbox', { name: 'Bearing from where it takes off' }).fill('45');
   await expect(page.locator('.headline')).toContainText('50 m from sheepfold');
   await headline(page).click();
   await page.keyboard.press('Control+z');

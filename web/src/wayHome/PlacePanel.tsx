@@ -42,6 +42,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
   const { site } = conditions;
   const changeSite = (part: Partial<Site>, label: string) =>
     edit('conditions', conditions.id, { site: { ...site, ...part } }, label);
+  const seenFrom = site?.home ? 'from where it takes off' : undefined;
   const setHome = (home: LandingPlace | null) => changeSite({ home }, 'where home is');
   return (
     <aside className="desk-left" aria-label="Where you will be">
@@ -50,12 +51,14 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
       <QuantityField
         quantity={ranges.flight.farthestM}
         label="Distance out"
+        hint={seenFrom}
         value={flight.farthestM}
         slider={{ min: 0, max: 1000 }}
         onChange={(farthestM) => onMove({ farthestM })}
       />
       <QuantityField
         quantity={ranges.flight.bearingDeg}
+        hint={seenFrom}
         value={flight.bearingDeg}
         onChange={(bearingDeg) => onMove({ bearingDeg })}
       />

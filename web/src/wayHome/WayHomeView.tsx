@@ -80,7 +80,9 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
     edit('aircraft', aircraft.id, { flight: { ...flight, ...to } }, 'where it is');
   const moveSeen = (distanceM: number, bearingDeg: number, heightM = flight.heightM) => {
     const kept = fromTakeoff(conditions, { distanceM, bearingDeg });
-    move({ farthestM: kept.distanceM, bearingDeg: kept.bearingDeg, heightM });
+    // To the metre and the tenth of a degree, as a hand drags.
+    const bearingKept = Math.round(kept.bearingDeg * 10) / 10;
+    move({ farthestM: Math.round(kept.distanceM), bearingDeg: bearingKept, heightM });
   };
   const { answer, band, reaches } = wayHome;
   return (
