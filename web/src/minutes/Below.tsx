@@ -14,6 +14,7 @@ import { useMemo, useState } from 'react';
 import { FlightChart } from '../charts/FlightChart';
 import { FlightTable } from '../charts/FlightTable';
 import type { ShownFlight } from '../charts/flightLines';
+import { useLater } from '../charts/useLater';
 import { Switch } from '../fields/Switch';
 import { keptPlaceOf } from '../kit/kitWords';
 import { beliefAbout } from '../state/belief';
@@ -50,7 +51,8 @@ const noCurve: Band['curve'] = [];
 /** Under the rows: the chosen battery’s flight, and where its minutes go, what would change them, what would make them surer. */
 export function Below(props: Props) {
   const { aircraft, battery, band, fresh } = props;
-  const flight = useShownFlight(props);
+  // In a render of its own: so that flying it again holds up nothing that follows the hand.
+  const flight = useShownFlight(useLater(props));
   const curve = (fresh && band?.curve) || noCurve;
   const [picture, setPicture] = useState<(typeof pictures)[number]['value']>('charge');
   const [question, setQuestion] = useState<(typeof questions)[number]['value']>('ledger');
