@@ -13,6 +13,11 @@ export interface Planned {
   readonly turnBackCharge: number | null;
 }
 
+/** What a band says to act on. */
+export function plannedIn({ usableS, turnBackCharge }: Pick<Band, 'usableS' | 'turnBackCharge'>): Planned {
+  return { usableS: usableS.planned, turnBackCharge: turnBackCharge.planned };
+}
+
 /** The middle flight, how far off it may be, and what to act on: nine flights of ten lie above p10, one of ten above p90. */
 export interface Band {
   readonly usableS: {

@@ -1,5 +1,5 @@
 import { spec } from '../aircraft/aircraft';
-import { cellVoltageV } from '../battery/cells';
+import { type CellState, cellVoltageV } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
 import { endOf, momentAtCharge, powerAtCharge } from '../flight/drain';
 import type { FlightPlan } from './request';
@@ -47,8 +47,17 @@ export function passedEvents(simulation: Simulation, flight: FlightPlan): Flight
 }
 
 /** The moment the flight's gauge passes a reading. */
-export function eventAtGauge({ curve, cells }: Simulation, kind: EventKind, gauge: number): FlightEvent {
-  const { timeS, charge, temperatureC } = momentAtCharge(curve, cellChargeOf(gauge, cells.hidden));
+function eventAtGauge(simulation: Simulation, kind: EventKind, gauge: number): FlightEvent {
+  const { curve, cells } = simulation;
+  return eventOf(simulation, kind, momentAtCharge(curve, cellChargeOf(gauge, cells.hidden)));
+}
+
+/** A moment as an event; its voltage under what the flight's style takes at that charge. */
+export function eventOf(
+  { cells, curve }: Simulation,
+  kind: EventKind,
+  { timeS, charge, temperatureC }: CellState,
+): FlightEvent {
   const volts = cellVoltageV(cells, powerAtCharge(curve, charge), charge, temperatureC);
   return { kind, timeS, charge: gaugeOf(charge, cells.hidden), cellVoltageV: volts };
 }

@@ -2,7 +2,7 @@ import { type Belief, usualDraws } from '../belief/belief';
 import { type Outcome, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { asPlanned } from './asPlanned';
-import { type Band, bandOf } from './band';
+import { type Band, bandOf, plannedIn } from './band';
 import { drawnFlights } from './drawnFlights';
 import { type EstimateWithLedger, estimateWithLedger } from './estimate';
 import { withDoubt } from './ledger';
@@ -37,7 +37,7 @@ export function estimateInFull(request: EstimateRequest, belief: Belief): Outcom
   if (!middle.ok) return middle;
   const [flights = []] = drawnFlights([request], belief);
   const { curve: curveBand, ...band } = bandOf(middle.value, flights, belief, request.policy);
-  const plan = { usableS: band.usableS.planned, turnBackCharge: band.turnBackCharge.planned };
+  const plan = plannedIn(band);
   const planned = asPlanned(request, belief, plan);
   if (!planned.ok) return planned;
   return success({

@@ -97,7 +97,7 @@ function enduranceWith(
       wind: (on & wind) > 0,
     }),
   );
-  const packWith = remember(wear | other, (on) =>
+  const cellsWith = remember(wear | other, (on) =>
     cellsOf(
       batteryWith(request, { worn: (on & wear) > 0, other: (on & other) > 0 }),
       on & wear ? simulation.health : asSold,
@@ -106,7 +106,7 @@ function enduranceWith(
     ),
   );
   const curveWith = remember(~hidden, (on) => {
-    const cells = packWith(on);
+    const cells = cellsWith(on);
     return flyRounds(cells, roundWith(on), on & cold ? airC : boxTemperatureC, {
       timeS: 0,
       charge: on & notFull ? cellChargeOf(atTakeoff, cells.hidden) : 1,
@@ -126,9 +126,9 @@ interface PackCauses {
 }
 
 function batteryWith({ aircraft, battery }: EstimateRequest, on: PackCauses): Battery {
-  const cells = on.worn ? battery : newBattery(battery);
-  if (on.other) return cells;
-  return { ...cells, ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah };
+  const aged = on.worn ? battery : newBattery(battery);
+  if (on.other) return aged;
+  return { ...aged, ratedCapacityMah: aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah };
 }
 
 interface PowerCauses {

@@ -150,3 +150,14 @@ function moment(curve: DrainCurve, index: number): CellState {
     temperatureC: curve.temperatureC[index] as number,
   };
 }
+
+/** The moment of a drain at a time, straight between its points; the last point beyond them. */
+export function momentAtTime(curve: DrainCurve, timeS: number): CellState {
+  const after = curve.timeS.findIndex((one) => one >= timeS);
+  const last = curve.timeS.length - 1;
+  const at = after < 0 ? last : after;
+  const [t0, t1] = [curve.timeS[Math.max(0, at - 1)] as number, curve.timeS[at] as number];
+  const [q0, q1] = [curve.charge[Math.max(0, at - 1)] as number, curve.charge[at] as number];
+  const share = t1 > t0 ? Math.min(1, (timeS - t0) / (t1 - t0)) : 0;
+  return momentAtCharge(curve, q0 + (q1 - q0) * share);
+}

@@ -1,4 +1,4 @@
-import { type Band, type Estimate, type Planned, plannedMeanwhile } from '@acorn-tally/core';
+import { type Band, type Estimate, type Planned, plannedIn, plannedMeanwhile } from '@acorn-tally/core';
 
 /** What to act on, and whether it belongs to what is on the screen now or still follows the middle. */
 export interface ShownPlan extends Planned {
@@ -9,8 +9,4 @@ export interface ShownPlan extends Planned {
 export function shownPlan(estimate: Estimate, band: Band | null, fresh: boolean): ShownPlan | null {
   const planned = band && fresh ? plannedIn(band) : plannedMeanwhile(estimate, band);
   return planned && { ...planned, fresh };
-}
-
-export function plannedIn(band: Band): Planned {
-  return { usableS: band.usableS.planned, turnBackCharge: band.turnBackCharge.planned };
 }

@@ -6,11 +6,11 @@ import {
   type ConditionsRecord,
   type EstimateRequest,
   estimate,
+  plannedIn,
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
 import type { ShownFlight } from '../charts/flightLines';
-import { plannedIn } from '../minutes/planned';
 
 /** The Jay of the example, for tests of the interface. */
 const kept = { createdAt: '2026-11-25T08:00:00Z', updatedAt: '2026-11-25T08:00:00Z', version: 1 };

@@ -14,6 +14,7 @@ import {
   type LedgerLine,
   type Outcome,
   type PlanRequest,
+  plannedIn,
   planSwaps,
   type Reaches,
   type ReturnBand,
@@ -54,7 +55,7 @@ const calculator = {
       const request = requests[i] as EstimateRequest;
       const middle = estimate(request, belief);
       if (!band || !middle.ok) return null;
-      const plan = { usableS: band.usableS.planned, turnBackCharge: band.turnBackCharge.planned };
+      const plan = plannedIn(band);
       const planned = asPlanned(request, belief, plan);
       return {
         band,
