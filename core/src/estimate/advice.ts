@@ -2,9 +2,9 @@ import { warmedInPocketC } from '../battery/pocketWarmth';
 import { chargedFull } from '../battery/standing';
 import type { Belief } from '../belief/belief';
 import { type Sentence, sentence } from '../units/sentence';
-import { bandsOf } from './band';
+import { type Band, bandsOf } from './band';
 import type { BatteryCautionCode, Caution } from './cautions';
-import type { Estimate } from './estimate';
+import { type Estimate, estimate } from './estimate';
 import type { EstimateRequest } from './request';
 
 /** What to do about a battery, in a word, and what it gains of the minutes to plan on; null where nothing is to be gained. */
@@ -16,27 +16,43 @@ const pocketMin = 10;
 /** Less than this is not worth a pilot's while. */
 const leastGainS = 10;
 
+/** What the draws say of one battery's flight, and what to do about the battery. */
+export interface BandAndAdvice {
+  readonly band: Band;
+  readonly advice: readonly Advice[];
+}
+
 /**
- * The cautions about a battery turned into something to do: each remedy is flown in every draw like the flight itself, so the
- * gain is the difference of two planned times. Wear has no remedy; a smaller reserve is never one.
+ * The bands of batteries, and the cautions about each turned into something to do: every remedy is flown in every draw
+ * together with the flights themselves, which share most of the work, so a gain is the difference of two planned times. Wear
+ * has no remedy; a smaller reserve is never one. Null for a flight that is refused.
  */
-export function advice(
-  request: EstimateRequest,
-  now: Pick<Estimate, 'cautions'>,
-  plannedS: number,
+export function bandsWithAdvice(
+  requests: readonly EstimateRequest[],
   belief: Belief,
-): Advice[] {
-  const found = now.cautions.filter(isOfBattery).map((caution) => ({
-    caution,
-    remedy: remedyFor(caution.code, request),
-  }));
-  const remedies = found.flatMap(({ remedy }) => (remedy ? [remedy.request] : []));
-  const bands = bandsOf(remedies, belief);
-  return found.map(({ caution, remedy }) => {
-    const better = remedy && bands[remedies.indexOf(remedy.request)];
-    const gainS = better ? better.usableS.planned - plannedS : 0;
-    return remedy && gainS >= leastGainS ? { ...remedy.words(caution, gainS), gainS } : withoutGain(caution);
+): (BandAndAdvice | null)[] {
+  const found = requests.map((request) => cautionsWithRemedies(request, belief));
+  const remedies = found.flat().flatMap(({ remedy }) => (remedy ? [remedy.request] : []));
+  const bands = bandsOf([...requests, ...remedies], belief);
+  const bandOfRemedy = new Map(remedies.map((request, i) => [request, bands[requests.length + i]]));
+  return requests.map((_, i) => {
+    const band = bands[i];
+    if (!band) return null;
+    const advice = (found[i] ?? []).map(({ caution, remedy }) => {
+      const better = remedy && bandOfRemedy.get(remedy.request);
+      const gainS = better ? better.usableS.planned - band.usableS.planned : 0;
+      return remedy && gainS >= leastGainS
+        ? { ...remedy.words(caution, gainS), gainS }
+        : withoutGain(caution);
+    });
+    return { band, advice };
   });
+}
+
+function cautionsWithRemedies(request: EstimateRequest, belief: Belief) {
+  const now = estimate(request, belief);
+  const cautions = now.ok ? now.value.cautions.filter(isOfBattery) : [];
+  return cautions.map((caution) => ({ caution, remedy: remedyFor(caution.code, request) }));
 }
 
 /** The same cautions while the gains are being reckoned. */

@@ -2,7 +2,7 @@ import { answered } from '../../fixtures/answered';
 import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { jayWith } from '../../fixtures/jay';
 import { toldInSi } from '../units/sentence';
-import { advice, adviceMeanwhile } from './advice';
+import { adviceMeanwhile, bandsWithAdvice } from './advice';
 import { bandsOf } from './band';
 import { estimate } from './estimate';
 import { hoverOrMove } from './hoverOrMove';
@@ -12,8 +12,7 @@ import { usualWhatIfs, withWhatIf } from './whatIf';
 const estimated = (request: EstimateRequest) => answered(estimate(request, boxMiddle));
 const belief = boxDrawn(64);
 const plannedS = (request: EstimateRequest) => bandsOf([request], belief)[0]?.usableS.planned ?? Number.NaN;
-const adviceFor = (request: EstimateRequest) =>
-  advice(request, estimated(request), plannedS(request), belief);
+const adviceFor = (request: EstimateRequest) => bandsWithAdvice([request], belief)[0]?.advice ?? [];
 
 test('what to do about a pack says what it gains: the difference to a pack so treated', () => {
   const cold = jayWith({ battery: { startTemperatureC: 4 } });
@@ -27,6 +26,17 @@ test('what to do about a pack says what it gains: the difference to a pack so tr
   expect(topUp?.gainS).toBeCloseTo(topped - plannedS(stood), 6);
   expect(adviceMeanwhile(estimated(stood)).map(toldInSi)).toEqual(['Stood 3 days, about 78 % left']);
   expect(topUp && toldInSi(topUp)).toMatch(/^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/);
+});
+
+test('several batteries at once get each its own band and advice', () => {
+  const requests = [
+    jayWith({}),
+    jayWith({ battery: { startTemperatureC: 4 } }),
+    jayWith({ battery: { startCharge: 0.6 } }),
+  ];
+  const alone = requests.map((request) => bandsWithAdvice([request], belief)[0]);
+  expect(bandsWithAdvice(requests, belief)).toEqual(alone);
+  expect(alone.map((one) => one?.advice.map(({ code }) => code))).toEqual([[], ['cold-pack'], ['not-full']]);
 });
 
 test('a weak or a frozen pack has no remedy that is offered, and a good one needs none', () => {

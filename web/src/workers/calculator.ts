@@ -1,14 +1,13 @@
 import {
-  type Advice,
-  advice,
   asPlanned,
   type Band,
+  type BandAndAdvice,
   type Belief,
   bandsOf,
+  bandsWithAdvice,
   beliefFrom,
   type Caution,
   type EstimateRequest,
-  estimate,
   estimateWithLedger,
   type Knowledge,
   type LedgerLine,
@@ -29,10 +28,7 @@ import {
 import { expose } from 'comlink';
 
 /** What the draws say of one battery's flight. */
-export interface DrawnAnswer {
-  readonly band: Band;
-  /** What to do about the battery, and what that gains. */
-  readonly advice: readonly Advice[];
+export interface DrawnAnswer extends BandAndAdvice {
   /** What is told only when one knows where to turn. */
   readonly cautions: readonly Caution[];
 }
@@ -51,17 +47,9 @@ const calculator = {
   /** Batteries of one aircraft and flight, which share most of the work. */
   flights(requests: readonly EstimateRequest[], known: Knowledge): (DrawnAnswer | null)[] {
     const belief = believed(known);
-    return bandsOf(requests, belief).map((band, i) => {
-      const request = requests[i] as EstimateRequest;
-      const middle = estimate(request, belief);
-      if (!band || !middle.ok) return null;
-      const plan = plannedIn(band);
-      const planned = asPlanned(request, belief, plan);
-      return {
-        band,
-        advice: advice(request, middle.value, plan.usableS, belief),
-        cautions: planned.ok ? planned.value.cautions : [],
-      };
+    return bandsWithAdvice(requests, belief).map((answer, i) => {
+      const planned = answer && asPlanned(requests[i] as EstimateRequest, belief, plannedIn(answer.band));
+      return answer && { ...answer, cautions: planned?.ok ? planned.value.cautions : [] };
     });
   },
 
