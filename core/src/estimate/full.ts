@@ -44,7 +44,7 @@ export function estimateInFull(request: EstimateRequest, belief: Belief): Outcom
     ...middle.value,
     ...band,
     curveBand,
-    ledger: withDoubt(middle.value.ledger, middle.value.usableS.p50, plan.usableS),
+    ledger: withDoubt(middle.value.ledger, request.aircraft.advertisedFlightTimeS, plan.usableS),
     events: planned.value.events,
     cautions: [...middle.value.cautions, ...planned.value.cautions],
   });

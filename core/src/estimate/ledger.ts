@@ -62,10 +62,11 @@ export function ledger(request: EstimateRequest, simulation: Simulation): Ledger
  */
 export function withDoubt(
   lines: readonly LedgerLine[],
-  middleS: number,
+  boxS: number,
   plannedS: number,
 ): readonly LedgerLine[] {
-  return [...lines, { cause: 'doubt', seconds: Math.round(plannedS) - Math.round(middleS) }];
+  const middleS = lines.reduce((sum, { seconds }) => sum + seconds, boxS);
+  return [...lines, { cause: 'doubt', seconds: Math.round(plannedS) - middleS }];
 }
 
 function flownWithOtherPack({ aircraft, battery }: EstimateRequest): boolean {

@@ -117,7 +117,9 @@ function LedgerOf({ request, estimate, aircraft, battery, conditions, band, fres
   return (
     <Ledger
       estimate={estimate}
-      lines={planned ? withDoubt(ledger.value, estimate.usableS.p50, planned.usableS) : ledger.value}
+      lines={
+        planned ? withDoubt(ledger.value, aircraft.spec.advertisedFlightTimeS, planned.usableS) : ledger.value
+      }
       fresh={ledger.fresh && fresh}
       basis={known.basis}
       aircraft={aircraft}

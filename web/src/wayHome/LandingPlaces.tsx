@@ -1,9 +1,9 @@
-import { type LandingPlace, ranges } from '@acorn-tally/core';
+import { type LandingPlace } from '@acorn-tally/core';
 import { Anchor } from '@mantine/core';
 import { bearing } from '../conditions/air';
-import { QuantityField } from '../fields/QuantityField';
 import { useWriter } from '../state/units';
 import { PlacedThings } from './PlacedThings';
+import { PlaceFields } from './PlaceFields';
 
 interface Props {
   readonly places: readonly LandingPlace[];
@@ -27,20 +27,7 @@ export function LandingPlaces({ places, from, onChange, onHome }: Props) {
       ]}
       fields={(place, change) => (
         <>
-          <QuantityField
-            stacked
-            label={from}
-            quantity={ranges.flight.farthestM}
-            value={place.distanceM}
-            onChange={(next) => change({ distanceM: next })}
-          />
-          <QuantityField
-            stacked
-            label="Direction"
-            quantity={ranges.flight.bearingDeg}
-            value={place.bearingDeg}
-            onChange={(next) => change({ bearingDeg: next })}
-          />
+          <PlaceFields place={place} labels={{ distance: from, direction: 'Direction' }} onChange={change} />
           <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onHome(place)}>
             Make it home
           </Anchor>

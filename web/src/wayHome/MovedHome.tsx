@@ -1,7 +1,7 @@
-import { type LandingPlace, nameProblem, ranges } from '@acorn-tally/core';
+import { type LandingPlace, nameProblem } from '@acorn-tally/core';
 import { Anchor } from '@mantine/core';
-import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { PlaceFields } from './PlaceFields';
 
 interface Props {
   readonly home: LandingPlace | null;
@@ -33,19 +33,10 @@ export function MovedHome({ home, onChange }: Props) {
           problem={(text) => nameProblem('Name', text)}
           onChange={(name) => change({ name })}
         />
-        <QuantityField
-          stacked
-          label="From take-off"
-          quantity={ranges.flight.farthestM}
-          value={home.distanceM}
-          onChange={(distanceM) => change({ distanceM })}
-        />
-        <QuantityField
-          stacked
-          label="Home lies at"
-          quantity={ranges.flight.bearingDeg}
-          value={home.bearingDeg}
-          onChange={(bearingDeg) => change({ bearingDeg })}
+        <PlaceFields
+          place={home}
+          labels={{ distance: 'From take-off', direction: 'Home lies at' }}
+          onChange={change}
         />
       </fieldset>
       <p className="panel-note">
