@@ -68,7 +68,7 @@ export function flyBattery(
 ): Outcome<FlownBattery> {
   const context = withBattery(solved, request, world);
   const curve = flyRounds(context.cells, round, context.airC, context.takeoff);
-  if (curve.timeS.length === 0) return cannotStart(Math.max(...round.map((leg) => leg.powerW)));
+  if (curve.timeS.length === 0) return cannotStart(context, request.flight, round);
   const end = flightEnd(context, curve, wayHome, request.policy);
   return end.ok ? success({ context, curve, end: end.value }) : end;
 }
@@ -106,7 +106,19 @@ export function ownReturnCharge(
   return chargeToComeHomeWith(context, curve, legs.value, spec(context.aircraft, 'forcedLandingCharge'));
 }
 
-export function cannotStart(powerW: number) {
+/** The pack gives too little for what is asked; where in still air it would do, it is the wind that asks too much. */
+export function cannotStart(context: FlightContext, flight: FlightPlan, round: readonly PowerLeg[]) {
+  const powerW = Math.max(...round.map((leg) => leg.powerW));
+  const { atmosphere, cells, airC, takeoff } = context;
+  const still = flownRound({ ...context, atmosphere: calmed(atmosphere) }, flight);
+  const isWind = still.ok && flyRounds(cells, still.value, airC, takeoff).timeS.length > 0;
+  if (isWind) {
+    return refuse(
+      'wind-beyond-pack',
+      'Against {windMps:1} of wind at {heightM} this flight takes {powerW}, more than this pack can give: fly lower, or wait for less wind.',
+      { windMps: atmosphere(flight.heightM).windMps, heightM: flight.heightM, powerW },
+    );
+  }
   return refuse(
     'pack-cannot-deliver',
     'This pack cannot give the {powerW} this flight takes without falling under {emptyCellV:1} a cell: charge it, or warm it.',

@@ -12,6 +12,7 @@ export const refusalCodes = [
   'leg-unflyable',
   'flight-not-whole',
   'pack-cannot-deliver',
+  'wind-beyond-pack',
   'charge-too-low',
   'home-unreachable',
   'lands-itself',

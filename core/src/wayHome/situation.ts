@@ -38,7 +38,8 @@ export function situationOf(request: ReturnRequest, world: World): Outcome<Situa
   const round = style.ok ? style.value : [blownAway(context, estimateRequest.flight.heightM)];
   const { cells, takeoff, airC } = context;
   const curve = flyRounds(cells, round, airC, takeoff);
-  if (curve.timeS.length === 0) return cannotStart(Math.max(...round.map(({ powerW }) => powerW)));
+  // Blown away at full power, it is the wind that cannot be flown, not the pack.
+  if (curve.timeS.length === 0) return style.ok ? cannotStart(context, estimateRequest.flight, round) : style;
   const charge = cellChargeOf(request.position.charge, cells.hidden);
   const now =
     charge >= takeoff.charge ? { ...takeoff, charge } : { ...momentAtCharge(curve, charge), charge };
