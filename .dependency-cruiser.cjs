@@ -24,6 +24,11 @@ const downward = coreFolders.map((folder, i) => ({
   to: { path: `^core/src/(${[...coreFolders.slice(i + 1), 'index'].join('|')})` },
 }));
 
+/** The views of the interface; each is a chunk of its own, and none knows another. */
+const views = ['minutes', 'wayHome', 'testFlights', 'swapPlan', 'kit', 'conditions', 'method', 'firstSteps'];
+/** What views share, from the ground up; each room knows only those before it, none a view. */
+const webRooms = ['api', 'workers', 'state', 'theme', 'fields', 'charts', 'answers', 'parts'];
+
 module.exports = {
   forbidden: [
     ...downward,
@@ -43,6 +48,19 @@ module.exports = {
       severity: 'error',
       from: { path: '^(web|server)/src/' },
       to: { path: '^(web|server)/src/', pathNot: '^$1/src/' },
+    },
+    ...views.map((view) => ({
+      name: `${view}-knows-no-other-view`,
+      comment: 'What two views share stands in web/src/parts or answers; see docs/ARCHITECTURE.md.',
+      severity: 'error',
+      from: { path: `^web/src/${view}/` },
+      to: { path: `^web/src/(app|${views.filter((other) => other !== view).join('|')})/` },
+    })),
+    {
+      name: 'shared-rooms-know-no-view',
+      severity: 'error',
+      from: { path: `^web/src/(${webRooms.join('|')})/` },
+      to: { path: `^web/src/(app|${views.join('|')})/` },
     },
     {
       name: 'only-repositories-know-rows',

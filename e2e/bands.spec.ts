@@ -1,14 +1,14 @@
 import { packAt } from '@acorn-tally/core';
-import { expect, test } from './fixtures';
+import { expect, pick, test } from './fixtures';
 
 test('the band in the browser is the band of the API, to the digit: the same draws, the same code', async ({
   app,
   page,
 }) => {
   await page.goto(app.url);
-  const shown = page.locator('.row-chosen .row-minutes');
-  await expect(shown.locator('.row-turn')).toBeVisible();
-  await expect(page.locator('.row-band-old')).toHaveCount(0);
+  const shown = page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes');
+  await expect(shown.locator('.BatteryRow_turn')).toBeVisible();
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
   const records = async (path: string) =>
     (await (await page.request.get(`${app.url}/api/v1/${path}`)).json()).items;
   const [aircraft] = await records('aircraft');
@@ -27,7 +27,7 @@ test('the band in the browser is the band of the API, to the digit: the same dra
   const { usableS, turnBackCharge } = await answer.json();
   const clock = (seconds: number) =>
     `${Math.floor(Math.round(seconds) / 60)}:${String(Math.round(seconds) % 60).padStart(2, '0')}`;
-  await expect(page.locator('.trust')).toContainText(`${clock(usableS.p10)}–${clock(usableS.p90)}`);
+  await expect(page.locator('.Trust_trust')).toContainText(`${clock(usableS.p10)}–${clock(usableS.p90)}`);
   await expect(shown.locator('b')).toHaveText(clock(usableS.planned));
   await expect(shown).toContainText(`turn back by ${Math.ceil(turnBackCharge.planned * 100)} %`);
 });
@@ -38,10 +38,10 @@ test('more confidence and a measured wind change the band; the method tells the 
 }) => {
   await page.goto(app.url);
   const plan = async () => {
-    await expect(page.locator('.row-band-old')).toHaveCount(0);
-    return page.locator('.row-chosen .row-minutes').innerText();
+    await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+    return page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes').innerText();
   };
-  await expect(page.locator('.row-turn').first()).toBeVisible();
+  await expect(page.locator('.BatteryRow_turn').first()).toBeVisible();
   const usual = await plan();
   await page.getByLabel('Confidence').fill('98');
   await expect.poll(plan).not.toBe(usual);
@@ -49,14 +49,16 @@ test('more confidence and a measured wind change the band; the method tells the 
   await expect(page.getByRole('alert')).toHaveText(
     'Confidence must be from 50 to 99 %, not 20 %. Until then 90 % stands.',
   );
-  await plan();
-  const [minutes] = /^\d+:\d\d/.exec(await page.locator('.row-chosen .row-minutes b').innerText()) ?? [''];
+  await expect.poll(plan).toBe(usual);
+  const [minutes] = /^\d+:\d\d/.exec(
+    await page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes b').innerText(),
+  ) ?? [''];
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Jay lasts longest at');
   await expect(
     page.getByRole('heading', { name: `How 31:00 on the box become ${minutes} to spend` }),
   ).toBeVisible();
-  await page.getByLabel('Battery').selectOption('Jay 4');
+  await pick(page, 'Battery', 'Jay 4');
   await expect(page.getByText(/^Jay 4: .* It starts at 6 °C/)).toBeVisible();
 });
 
@@ -85,10 +87,12 @@ test('where too many flights would not come home, nothing is planned and it is s
   await page.keyboard.press('c');
   await page.getByLabel('Wind', { exact: true }).fill('3.9');
   await page.keyboard.press('Escape');
-  await expect(page.locator('.row-chosen .row-minutes')).toContainText(/do not plan it: \d\d in 100 fail/);
-  await expect(page.locator('.flight-cautions')).toContainText(
+  await expect(page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes')).toContainText(
+    /do not plan it: \d\d in 100 fail/,
+  );
+  await expect(page.locator('.MinutesView_cautions')).toContainText(
     /\d\d in 100 of these flights would not come home/,
   );
-  await expect(page.locator('.row-chosen .row-minutes b')).toHaveText('0:00');
+  await expect(page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes b')).toHaveText('0:00');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('0 minutes to spend');
 });

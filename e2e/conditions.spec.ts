@@ -1,4 +1,4 @@
-import { expect, saved, test } from './fixtures';
+import { expect, saved, test, toHour } from './fixtures';
 
 test('the hours of a day by pointer and keys: the weather of the hour, the sun, another day, and undo', async ({
   app,
@@ -11,14 +11,14 @@ test('the hours of a day by pointer and keys: the weather of the hour, the sun, 
   // Sun times at 54.52° N 2.81° W on 26 November, checked against another package in core.
   await expect(day).toContainText('sunrise 08:01');
   const slider = page.getByLabel('Hour of the day');
-  await slider.fill(String(13 * 60));
+  await toHour(page, 13 * 60);
   await expect(day).toContainText('Thu 26 Nov, 13:00 air 8.0 °C, wind 4.4 m/s, gusts 7.3 m/s, day');
   await slider.press('ArrowLeft');
   await expect(day).toContainText('12:50');
   await page.getByRole('button', { name: 'Wed 25' }).click();
   await expect(day).toContainText('Wed 25 Nov, 12:50');
 
-  const strip = page.locator('.day-strip');
+  const strip = page.locator('.DayStrip_strip');
   const box = await strip.boundingBox();
   if (!box) throw new Error('The strip is not on the screen.');
   await page.mouse.move(box.x + box.width * 0.5, box.y + 30);
@@ -27,7 +27,7 @@ test('the hours of a day by pointer and keys: the weather of the hour, the sun, 
   await page.mouse.up();
   await expect(day).toContainText('18:00');
   await expect(day).toContainText('night');
-  await slider.fill(String(20 * 60));
+  await toHour(page, 20 * 60);
   await expect(day).toContainText('20:00');
   await page.keyboard.press('Escape');
   await expect(ribbon).toContainText('Wed 25 Nov, 20:00');
@@ -57,7 +57,7 @@ test('hourly rows from a file and from the practice station: told before use, wr
     'line 4, temperature: Air temperature: a number in °C',
   );
   await page.getByRole('button', { name: 'Use these hours' }).click();
-  await page.getByLabel('Hour of the day').fill(String(8 * 60 + 30));
+  await toHour(page, 8 * 60 + 30);
   // Half-way between the two rows, by hand: 2 °C and 15 km/h.
   await expect(page.getByLabel('Air temperature', { exact: true })).toHaveValue('2');
   await expect(page.getByLabel('Wind', { exact: true })).toHaveValue('4.17');
@@ -65,7 +65,7 @@ test('hourly rows from a file and from the practice station: told before use, wr
   await page.getByRole('button', { name: 'Ask the practice station' }).click();
   await expect(page.getByLabel('METAR text')).toHaveValue(/^METAR XPRA 260900Z/);
   await page.getByRole('button', { name: 'Use these hours' }).click();
-  await page.getByLabel('Hour of the day').fill(String(10 * 60));
+  await toHour(page, 10 * 60);
   await page.keyboard.press('Escape');
   await expect(ribbon).toContainText('practice weather');
   await page.keyboard.press('c');
@@ -79,13 +79,13 @@ test('the place: coordinates, ground by picture, a tall thing above the return h
   page,
 }) => {
   await page.goto(app.url);
-  const cautions = page.locator('.flight-cautions');
+  const cautions = page.locator('.MinutesView_cautions');
   await page.keyboard.press('c');
   await page.getByLabel('Coordinates').fill('somewhere');
   await expect(page.getByRole('alert')).toContainText('Latitude and longitude are needed');
   await page.getByLabel('Coordinates').fill('70 N 25 E');
   await expect(page.getByRole('region', { name: 'The day' })).toContainText('The sun does not rise');
-  const aloft = page.locator('.wind-rows tbody tr').first();
+  const aloft = page.locator('.WindByHeight_table tbody tr').first();
   const before = await aloft.innerText();
   await page.getByLabel('Wind read at').fill('10');
   await expect(aloft).not.toHaveText(before);

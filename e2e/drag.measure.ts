@@ -16,9 +16,9 @@ test('while a slider is dragged no task holds up the screen for 50 ms; the bands
 }) => {
   await page.goto(app.url);
   await page.getByRole('button', { name: 'Add a battery' }).click();
-  await expect(page.locator('.row-minutes[aria-busy="false"]')).toHaveCount(6);
-  await expect(page.locator('.row-band-old')).toHaveCount(0);
-  const before = await page.locator('.row-minutes').allInnerTexts();
+  await expect(page.locator('.BatteryRow_minutes[aria-busy="false"]')).toHaveCount(6);
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+  const before = await page.locator('.BatteryRow_minutes').allInnerTexts();
 
   await drag(page, 60);
   let clean = 0;
@@ -29,7 +29,7 @@ test('while a slider is dragged no task holds up the screen for 50 ms; the bands
       `    tasks over 50 ms while dragging: ${longTasksMs.length}; bands of six batteries in ${Math.round(bandsAfterMs)} ms after it stopped`,
     );
   }
-  expect(await page.locator('.row-minutes').allInnerTexts()).not.toEqual(before);
+  expect(await page.locator('.BatteryRow_minutes').allInnerTexts()).not.toEqual(before);
   expect(clean).toBe(2);
 });
 
@@ -55,7 +55,7 @@ async function drag(page: Page, pixels: number): Promise<Drag> {
         const stopped = performance.now();
         const look = () => {
           const waitedMs = performance.now() - stopped;
-          if (waitedMs < 20 || document.querySelector('.row-band-old, .ledger-old'))
+          if (waitedMs < 20 || document.querySelector('[aria-busy="true"], [data-old]'))
             requestAnimationFrame(look);
           else resolve(waitedMs);
         };

@@ -45,6 +45,16 @@ export class RunningApp {
 
 /** `app` holds the example, `emptyApp` nothing. */
 export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }>({
+  /** An address is reached when its view has its headline: from then on keys are heard. */
+  page: async ({ page }, use) => {
+    const goto = page.goto.bind(page);
+    page.goto = async (...request) => {
+      const response = await goto(...request);
+      await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 10_000 });
+      return response;
+    };
+    await use(page);
+  },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures' names from the pattern
   app: async ({}, use) => {
     const app = new RunningApp();
@@ -66,11 +76,33 @@ export { expect } from '@playwright/test';
 /** Minutes to plan on of a battery's row, in seconds, once they are known. */
 export async function minutesToSpend(page: Page, label: string): Promise<number> {
   const row = page.getByRole('list', { name: 'Batteries' }).getByRole('listitem').filter({ hasText: label });
-  const text = await row.locator('.row-minutes[aria-busy="false"] > b').innerText();
+  const text = await row.locator('.BatteryRow_minutes[aria-busy="false"] > b').innerText();
   const [minutes = 0, seconds = 0] = text.split(':').map(Number);
   return minutes * 60 + seconds;
 }
 
 export async function saved(page: Page): Promise<void> {
   await page.getByText('saving …').waitFor({ state: 'hidden' });
+}
+
+/** Picks one of a list, by its words. */
+export async function pick(page: Page, label: string | RegExp, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+export async function chooseLook(page: Page, look: string): Promise<void> {
+  await page.getByRole('button', { name: /^Look: |^More$/ }).click();
+  await page.getByRole('menuitemradio', { name: new RegExp(`^${look}`, 'i') }).click();
+}
+
+/** Takes the day's strip to a minute since midnight, on ten minutes. */
+export async function toHour(page: Page, minute: number): Promise<void> {
+  // A drawer slides in: only then the strip stands where it will be.
+  await page.waitForTimeout(350);
+  const strip = page.locator('.DayStrip_strip');
+  await strip.scrollIntoViewIfNeeded();
+  const box = await strip.boundingBox();
+  if (!box) throw new Error('The strip is not on the screen.');
+  await page.mouse.click(box.x + 1 + ((box.width - 2) * minute) / 1440, box.y + box.height / 2);
 }

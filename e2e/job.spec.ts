@@ -27,7 +27,7 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByLabel('Start charge').fill('80');
     await expect.poll(() => minutesToSpend(page, 'Jay 2')).toBeLessThan(before);
     const shown = await minutesToSpend(page, 'Jay 2');
-    const lines = await page.locator('.ledger tbody td:last-child').allInnerTexts();
+    const lines = await page.locator('.Ledger_ledger tbody td:last-child').allInnerTexts();
     const sum = lines.map(seconds).reduce((a, b) => a + b, 0);
     expect(Math.abs(sum - shown)).toBeLessThanOrEqual(1);
     await saved(page);
@@ -40,7 +40,9 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByLabel('Time in the air').fill('16:40');
     await page.getByLabel('Charge at the end').fill('25');
     await page.getByRole('button', { name: 'Keep this test' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Jay 2, low hover, 16:40 to 25 %');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+      'Jay 2, low hover, 16:40 min, down to 25 %',
+    );
     // 16:40 for 73 % is 22:50 for all of it; with the slip of counting from 100 it is 22:13 (straight line, by hand).
     await expect(page.getByRole('row', { name: /Straight line, 98 → 25 %/ })).toContainText('22:50');
     await expect(page.getByRole('row', { name: /forget it began at 98/ })).toContainText('22:13');
@@ -105,7 +107,9 @@ test('by keyboard alone: views, conditions, batteries, the mix, a test, the orde
   await press('Tab');
   await page.keyboard.type('30');
   await press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Jay 2, low hover, 15:30 to 30 %');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Jay 2, low hover, 15:30 min, down to 30 %',
+  );
 
   await press('4');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('take-offs');
@@ -115,9 +119,9 @@ test('by keyboard alone: views, conditions, batteries, the mix, a test, the orde
   await press('ArrowDown');
   await expect(page.getByText('Gate opens would be number 2.')).toBeAttached();
   await press('Space');
-  await expect(page.locator('.shot-open b').first()).toHaveText('1 Herd through the lane');
+  await expect(page.locator('.ShotList_open b').first()).toHaveText('1 Herd through the lane');
   await press('Control+z');
-  await expect(page.locator('.shot-open b').first()).toHaveText('1 Gate opens');
+  await expect(page.locator('.ShotList_open b').first()).toHaveText('1 Gate opens');
 
   await press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
@@ -135,7 +139,7 @@ test('shots are dragged into another order', async ({ app, page }) => {
   await page.mouse.down();
   await page.mouse.move(to.x + 5, to.y + 14, { steps: 12 });
   await page.mouse.up();
-  await expect(page.locator('.shot-open b:first-child').nth(2)).toHaveText('3 Gate opens');
+  await expect(page.locator('.ShotList_open b:first-child').nth(2)).toHaveText('3 Gate opens');
 });
 
 test('from nothing: an empty kit leads to the first strip, the first test and the first shoot', async ({

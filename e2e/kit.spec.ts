@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, saved, test } from './fixtures';
+import { expect, pick, saved, test } from './fixtures';
 
 test('kit by mouse: choose several, charge and fly them, undo in one step, damage one, write and read the file', async ({
   app,
@@ -33,7 +33,7 @@ test('kit by mouse: choose several, charge and fly them, undo in one step, damag
   });
 
   await test.step('a damaged one is neither reckoned with nor planned', async () => {
-    await page.getByLabel('State of Jay 5').selectOption('damaged');
+    await pick(page, 'State of Jay 5', 'damaged');
     await page.getByRole('link', { name: /^Minutes/ }).click();
     const rows = page.getByRole('list', { name: 'Batteries' }).getByRole('listitem');
     await expect(rows).toHaveCount(4);
@@ -51,7 +51,7 @@ test('kit by mouse: choose several, charge and fly them, undo in one step, damag
     const up = await first();
     await page.getByRole('button', { name: 'Cycles' }).click();
     expect([up, await first()].sort()).toEqual(['Jay 1', 'Jay 3']);
-    await page.getByLabel('Batteries of').selectOption('all aircraft');
+    await pick(page, 'Batteries of', 'all aircraft');
     await page.getByLabel('Find').fill('damaged');
     await expect(labels).toHaveCount(2);
     await page.getByLabel('Find').fill('no such pack');
@@ -74,6 +74,7 @@ test('kit by mouse: choose several, charge and fly them, undo in one step, damag
       jay1.replace('Jay 1', 'Jay 9'),
       jay1.replace('2350', 'much'),
     ].join('\n');
+    await page.getByRole('button', { name: 'Import CSV' }).click();
     await page
       .getByLabel('CSV file of batteries')
       .setInputFiles({ name: 'packs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -90,7 +91,7 @@ test('kit by mouse: choose several, charge and fly them, undo in one step, damag
   });
 });
 
-test('kit by keyboard alone: down a column, an aircraft doubled and taken back, its spec sheet, a charger', async ({
+test('kit by keyboard alone: down a column, an aircraft copied and taken back, its spec sheet, a charger', async ({
   app,
   page,
 }) => {
@@ -112,7 +113,7 @@ test('kit by keyboard alone: down a column, an aircraft doubled and taken back, 
   );
   await page.keyboard.press('Tab');
 
-  await page.getByRole('button', { name: 'Double' }).press('Enter');
+  await page.getByRole('button', { name: 'Copy' }).press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('4 aircraft');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('3 aircraft');
@@ -161,7 +162,7 @@ test('units: metric to imperial anywhere with U, what is typed in another unit i
   await page.reload();
   await expect(ribbon).toContainText('air 23 °F');
   await page.keyboard.press('u');
-  await page.getByLabel('Wind and speed').selectOption('km/h');
+  await pick(page, 'Wind and speed', 'km/h');
   await page.keyboard.press('Escape');
   await expect(ribbon).toContainText('wind 18.5 km/h');
 });

@@ -8,18 +8,20 @@ test('what-ifs: pinned side by side, changed, one more, one gone; standing again
   const now = await minutesToSpend(page, 'Jay 1');
   await page.getByRole('radio', { name: 'What if' }).check();
   const row = (label: string) =>
-    page.locator('.what-ifs tr').filter({ has: page.getByLabel(label, { exact: true }) });
+    page.locator('.WhatIfs_table tr').filter({ has: page.getByLabel(label, { exact: true }) });
   const seconds = async (label: string) => {
-    const [minutes = 0, rest = 0] = (await row(label).locator('td b').innerText()).split(':').map(Number);
+    const [minutes = 0, rest = 0] = (await row(label).locator('td[data-figure]').innerText())
+      .split(':')
+      .map(Number);
     return minutes * 60 + rest;
   };
   await expect.poll(() => seconds('Farther by')).toBeLessThan(now);
   expect(await seconds('Colder by')).toBeLessThan(now);
   await page.getByLabel('Wind stronger by', { exact: true }).fill('0.5');
   // In this wind half a metre a second more takes too many flights out of reach of home.
-  await expect(row('Wind stronger by').locator('.what-if-difference')).toHaveText('do not plan it');
-  await expect(row('Colder by').locator('.what-if-difference')).toHaveText(/^−\d:\d\d$/);
-  const difference = await row('Farther by').locator('.what-if-difference').innerText();
+  await expect(row('Wind stronger by').locator('.WhatIfs_difference')).toHaveText('do not plan it');
+  await expect(row('Colder by').locator('.WhatIfs_difference')).toHaveText(/^−\d:\d\d$/);
+  const difference = await row('Farther by').locator('.WhatIfs_difference').innerText();
   const [minutes = 0, rest = 0] = difference.slice(1).split(':').map(Number);
   expect(Math.abs(now - (await seconds('Farther by')) - (minutes * 60 + rest))).toBeLessThanOrEqual(1);
   await page.getByRole('button', { name: 'Higher', exact: true }).click();
@@ -39,7 +41,7 @@ test('the mix: its borders are dragged, and moved with the arrow keys', async ({
   const hover = page.getByLabel('hover', { exact: true });
   const slow = page.getByLabel('slow', { exact: true });
   await expect(hover).toHaveValue('45');
-  const bar = await page.locator('.mix-bar').boundingBox();
+  const bar = await page.locator('.MixEditor_bar').boundingBox();
   if (!bar) throw new Error('The bar is not on the screen.');
   await page.mouse.move(bar.x + bar.width * 0.45, bar.y + 7);
   await page.mouse.down();
@@ -61,29 +63,29 @@ test('the flight is read: under the pointer, minute by minute by keys, as voltag
   page,
 }) => {
   await page.goto(app.url);
-  await expect(page.locator('.row-turn').first()).toBeVisible();
-  const chart = page.locator('.chart').first();
+  await expect(page.locator('.BatteryRow_turn').first()).toBeVisible();
+  const chart = page.locator('.chart_chart').first();
   await chart.hover({ position: { x: 200, y: 100 } });
-  await expect(page.locator('.chart-reading')).toHaveText(
+  await expect(page.locator('.chart_reading')).toHaveText(
     /^\d+:\d\d, \d+ % \(\d+–\d+ %\), 3\.\d\d V a cell, pack \d+ °C$/,
   );
   await page.mouse.move(5, 5);
-  await expect(page.locator('.chart-reading')).toHaveCount(0);
+  await expect(page.locator('.chart_reading')).toHaveCount(0);
   const reader = page.getByLabel('Read the charge at a minute of the flight');
   await reader.focus();
   await reader.press('ArrowRight');
   await reader.press('ArrowRight');
-  await expect(page.locator('.chart-reading')).toHaveText(/^1:00, \d+ %/);
+  await expect(page.locator('.chart_reading')).toHaveText(/^1:00, \d+ %/);
   await expect(reader).toHaveAttribute('aria-valuetext', /^1:00, \d+ %/);
   await reader.press('End');
-  await expect(page.locator('.chart-reading')).toContainText('if flown on');
+  await expect(page.locator('.chart_reading')).toContainText('if flown on');
 
   await page.getByRole('radio', { name: 'Voltage' }).check();
   await expect(
     page.getByRole('img', { name: /^Voltage of a cell against time. plan on \d+:\d\d. Turn back by \d+ %/ }),
   ).toBeVisible();
   await page.getByRole('radio', { name: 'Table' }).check();
-  const clock = await page.locator('.row-chosen .row-minutes b').innerText();
+  const clock = await page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes b').innerText();
   const planned = page.getByRole('row', { name: /the minute to plan on$/ });
   await expect(planned.getByRole('rowheader')).toHaveText(clock);
   // It is turned back by its charge, which comes later.

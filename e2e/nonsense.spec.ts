@@ -65,13 +65,14 @@ test('files that are no weather, no kit and no map say so, and what there was st
   const rows = page.getByRole('row');
   await expect(rows.nth(1)).toBeVisible();
   const before = await rows.count();
+  await page.getByRole('button', { name: 'Import CSV' }).click();
   await page.getByLabel('CSV file of batteries').setInputFiles(file('packs.csv', 'a,b\n1,2\n'));
   await expect(page.getByText('The first line must name the columns')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(rows).toHaveCount(before);
 
   await page.goto(`${app.url}/way-home`);
-  const things = page.locator('.way-thing');
+  const things = page.locator('.PlacedThings_thing');
   await expect(things.first()).toBeVisible();
   const stood = await things.count();
   await page.getByLabel('GeoJSON file').setInputFiles(file('map.geojson', '{"type":"FeatureCollection"'));

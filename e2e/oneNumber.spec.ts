@@ -9,8 +9,8 @@ const seconds = (words: string) => {
   return (sign ? -1 : 1) * (Number(minutes) * 60 + Number(rest));
 };
 const settled = async (page: Page) => {
-  await expect(page.locator('.row-turn').first()).toBeVisible();
-  await expect(page.locator('.row-band-old')).toHaveCount(0);
+  await expect(page.locator('.BatteryRow_turn').first()).toBeVisible();
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
 };
 
 /** All hover at one place, and a shoot of one shot there: so that every view speaks of one and the same flight. */
@@ -56,13 +56,13 @@ test('one charge to turn back at, and one minute to plan on: Minutes, chart, led
 
   await page.goto(app.url);
   await settled(page);
-  const row = page.locator('.row-chosen .row-minutes');
+  const row = page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes');
   await expect(row.locator('b')).toHaveText(minute);
   await expect(row).toContainText(`turn back by ${turn}`);
   await expect(row).toContainText(`${clock(usableS.p50)} in the middle`);
   const chart = page.getByRole('img', { name: /^Charge against time/ });
   await expect(chart).toHaveAccessibleName(new RegExp(`plan on ${minute}\\. Turn back by ${turn}\\.`));
-  await expect(page.locator('.ledger tfoot td').last()).toHaveText(minute);
+  await expect(page.locator('.Ledger_ledger tfoot td').last()).toHaveText(minute);
 
   await page.keyboard.press('2');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Turn back by ${turn}`);
@@ -72,7 +72,7 @@ test('one charge to turn back at, and one minute to plan on: Minutes, chart, led
   await page.keyboard.press('4');
   await expect(page.getByRole('columnheader', { name: 'turn back by' })).toBeVisible();
   const column = await page.getByRole('columnheader').allInnerTexts();
-  const cell = page.locator('.plan-table tbody tr').first().locator('th, td');
+  const cell = page.locator('.PlanTable_table tbody tr').first().locator('th, td');
   await expect(cell.nth(column.indexOf('turn back by'))).toHaveText(turn);
 });
 
@@ -82,23 +82,23 @@ test('the ledger sums to the large number with what is kept for doubt as its las
 }) => {
   await page.goto(app.url);
   await settled(page);
-  const lines = page.locator('.ledger tbody tr');
+  const lines = page.locator('.Ledger_ledger tbody tr');
   await expect(lines.last()).toContainText('Kept for doubt: from the box only, nine in ten');
   const sum = (await lines.locator('td:last-child').allInnerTexts()).map(seconds).reduce((a, b) => a + b, 0);
   expect(sum).toBe(await minutesToSpend(page, 'Jay 1'));
-  const rows = (await page.locator('.row-minutes > b').allInnerTexts()).map(seconds);
+  const rows = (await page.locator('.BatteryRow_minutes > b').allInnerTexts()).map(seconds);
   const total = rows.reduce((a, b) => a + b, 0);
   const said = Number(
     /^(\d+) minutes to spend$/.exec(await page.getByRole('heading', { level: 1 }).innerText())?.[1],
   );
   expect(Math.abs(total / 60 - said - 0.5)).toBeLessThanOrEqual(0.55);
   // The strip draws it: as many solid strokes as minutes to plan on, the rest of the middle hollow.
-  const strip = page.locator('.row-chosen').getByRole('img');
+  const strip = page.locator('.BatteryRow_row[data-chosen] .Tally_tally');
   await expect(strip).toHaveAccessibleName(
     new RegExp(`^${Math.round((rows[0] ?? 0) / 60)} min to spend, \\d+ min kept for doubt`),
   );
   // And what a test would gain is said in minutes.
-  await expect(page.locator('.trust')).toContainText(/gains \d:\d\d/);
+  await expect(page.locator('.Trust_trust')).toContainText(/gains \d:\d\d/);
   await page.getByRole('radio', { name: 'Measure next' }).check();
   await expect(page.getByText(/To plan on, you would gain about/)).toBeVisible();
 });

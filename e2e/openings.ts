@@ -5,6 +5,8 @@ export interface Opening {
   readonly name: string;
   readonly path: string;
   readonly open?: (page: Page) => Promise<void>;
+  /** On a phone the inputs are in a sheet that this button pulls up. */
+  readonly sheet?: string | RegExp;
   /** With no data at all. */
   readonly empty?: boolean;
 }
@@ -37,6 +39,7 @@ export const openings: readonly Opening[] = [
   {
     name: 'the box',
     path: '/minutes',
+    sheet: /^Flight and/,
     open: (page) => page.getByRole('button', { name: 'On the box' }).click(),
   },
   {
@@ -50,6 +53,7 @@ export const openings: readonly Opening[] = [
     open: async (page) => {
       const text =
         'battery,capacity mAh,cells,nominal V,full cell V\nJay 1,2350,2,7.7,4.4\nJay 8,much,2,7.7,4.4\n';
+      await page.getByRole('button', { name: 'Import CSV' }).click();
       await page
         .getByLabel('CSV file of batteries')
         .setInputFiles({ name: 'packs.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
@@ -60,25 +64,36 @@ export const openings: readonly Opening[] = [
   {
     name: 'way home',
     path: '/way-home',
-    open: async (page) => {
-      await expect(page.locator('.turn-table')).toBeVisible();
-      await page.getByRole('button', { name: /^chimney/ }).click();
-    },
+    open: (page) => expect(page.locator('.TurnTableView_table')).toBeVisible(),
+  },
+  {
+    name: 'where you will be',
+    path: '/way-home',
+    sheet: 'Where you will be',
+    open: (page) => page.getByRole('button', { name: /^chimney/ }).click(),
   },
   { name: 'test flights', path: '/test-flights' },
   { name: 'recording a test', path: '/test-flights', open: press('t') },
   { name: 'method', path: '/method' },
   { name: 'swap plan', path: '/swap-plan' },
-  { name: 'a shot', path: '/swap-plan', open: (page) => page.locator('.shot-open').first().click() },
+  {
+    name: 'a shot',
+    path: '/swap-plan',
+    sheet: 'Shots and shoot',
+    open: (page) => page.locator('.ShotList_open').first().click(),
+  },
+  { name: 'search', path: '/minutes', open: press('/') },
 ];
 
 /** Opens it and waits until it stands still. */
-export async function goTo(page: Page, { path, open }: Opening, app: RunningApp): Promise<void> {
+export async function goTo(page: Page, { path, open, sheet }: Opening, app: RunningApp): Promise<void> {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto(`${app.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page.getByText('reckoning …')).toHaveCount(0);
-  await expect(page.locator('.plan-old')).toHaveCount(0);
+  await expect(page.locator('[data-old]')).toHaveCount(0);
+  if (sheet && (page.viewportSize()?.width ?? 1280) <= 860)
+    await page.getByRole('button', { name: sheet }).click();
   await open?.(page);
   await page.waitForTimeout(300);
 }

@@ -1,4 +1,4 @@
-import { expect, minutesToSpend, saved, test } from './fixtures';
+import { expect, minutesToSpend, pick, saved, test } from './fixtures';
 
 test.use({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 844 } });
 
@@ -25,10 +25,14 @@ test('in the field, by taps alone: an hour, a battery, whether it comes home, wh
 
   await test.step('at the way home, with little left', async () => {
     await page.getByRole('link', { name: /Way home/ }).tap();
+    await page.getByRole('button', { name: 'Where you will be' }).tap();
     await page.getByLabel('Distance out', { exact: true }).fill('400');
     await page.getByLabel('Charge there', { exact: true }).fill('14');
-    await page.getByLabel('Under it').selectOption('water');
+    await pick(page, 'Under it', 'water');
+    // The answer follows above the sheet, in sight.
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('It lands itself on the way');
+    await expect(page.getByRole('heading', { level: 1 })).toBeInViewport();
+    await page.getByRole('button', { name: 'Close' }).tap();
     await expect(
       page.getByText(/At 10 % it lands itself \d+ m short of home, .* on water\./).first(),
     ).toBeVisible();

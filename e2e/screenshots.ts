@@ -1,7 +1,13 @@
 import { expect, test } from './fixtures';
 
-const views: readonly { readonly name: string; readonly path: string; readonly key?: string }[] = [
+const views: readonly {
+  readonly name: string;
+  readonly path: string;
+  readonly key?: string;
+  readonly phone?: boolean;
+}[] = [
   { name: 'minutes', path: '/minutes' },
+  { name: 'minutes-phone', path: '/minutes', phone: true },
   { name: 'kit', path: '/kit' },
   { name: 'conditions', path: '/minutes', key: 'c' },
   { name: 'way-home', path: '/way-home' },
@@ -10,8 +16,9 @@ const views: readonly { readonly name: string; readonly path: string; readonly k
   { name: 'method', path: '/method' },
 ];
 
-for (const { name, path, key } of views) {
+for (const { name, path, key, phone } of views) {
   test(`picture of ${name}`, async ({ app, page }) => {
+    if (phone) await page.setViewportSize({ width: 390, height: 844 });
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.goto(`${app.url}${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -35,30 +35,32 @@ test('by finger: the aircraft goes where it is dragged, from the side and from a
 }) => {
   await page.goto(`${app.url}/way-home`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Turn back by \d+ %$/);
-  const side = page.getByRole('region', { name: 'From the side' }).locator('.way-aircraft');
+  const side = page.getByRole('region', { name: 'From the side' }).locator('[data-aircraft]');
   const from = await middleOf(side);
   const scrolled = await page.evaluate(() => scrollY);
   await swipe(page, from, { x: from.x + 60, y: from.y + 30 });
-  const distance = page.getByLabel('Distance out', { exact: true });
-  const height = page.getByLabel('Height', { exact: true });
-  await expect.poll(async () => Number(await distance.inputValue())).toBeGreaterThan(150);
-  expect(Number(await height.inputValue())).toBeLessThan(60);
+  // "210 m out, 45 m up", in the picture itself.
+  const there = async () =>
+    (await page.locator('.SideView_there').innerHTML()).match(/\d+/g)?.map(Number) ?? [];
+  await expect.poll(async () => (await there())[0]).toBeGreaterThan(150);
+  expect((await there())[1]).toBeLessThan(60);
   expect(await page.evaluate(() => scrollY)).toBe(scrolled);
 
-  await expect(page.locator('.way-old')).toHaveCount(0);
+  await expect(page.locator('[data-old]')).toHaveCount(0);
   const reach = page.getByRole('region', { name: 'How far you can go' });
-  const aircraft = await middleOf(reach.locator('.way-aircraft .way-grip'));
+  const aircraft = await middleOf(reach.locator('[data-aircraft] .AircraftGrip_reach'));
   // The word stands right of its point.
-  const home = await reach.locator('.way-home').boundingBox();
+  const home = await reach.locator('[data-home]').boundingBox();
   if (!home) throw new Error('Home is not on the screen.');
   await swipe(page, aircraft, { x: home.x - 45, y: home.y + 5 });
-  await expect(page.getByLabel('Bearing', { exact: true })).toHaveValue(/^2[67]\d$/);
+  const headline = page.locator('.Headline_headline').first();
+  await expect(headline).toContainText(/out at 2[67]\d°/);
   // Straight down is how a page is scrolled; on the aircraft it is not.
-  await expect(page.locator('.way-old')).toHaveCount(0);
-  const west = await middleOf(reach.locator('.way-aircraft .way-grip'));
+  await expect(page.locator('[data-old]')).toHaveCount(0);
+  const west = await middleOf(reach.locator('[data-aircraft] .AircraftGrip_reach'));
   const scrolledThere = await page.evaluate(() => scrollY);
   await swipe(page, west, { x: west.x, y: west.y + 80 });
-  await expect(page.getByLabel('Bearing', { exact: true })).toHaveValue(/^2[0-2]\d$/);
+  await expect(headline).toContainText(/out at 2[0-2]\d°/);
   expect(await page.evaluate(() => scrollY)).toBe(scrolledThere);
 });
 
@@ -67,22 +69,27 @@ test('by finger: the border of the mix, the hour of the day, and the order of th
   page,
 }) => {
   await page.goto(app.url);
+  await page.getByRole('button', { name: /^Flight and/ }).tap();
   const hover = page.getByLabel('hover', { exact: true });
   await expect(hover).toHaveValue('45');
   const border = await middleOf(page.getByLabel('Border between hover and slow'));
   await swipe(page, border, { x: border.x + 40, y: border.y });
   await expect.poll(async () => Number(await hover.inputValue())).toBeGreaterThan(50);
 
-  await page.getByRole('button', { name: /^Change conditions/ }).click();
-  const strip = await middleOf(page.locator('.day-strip'));
+  await page.getByRole('button', { name: 'Close' }).tap();
+  await page.getByRole('button', { name: /^Change conditions/ }).tap();
+  await page.waitForTimeout(350);
+  const strip = await middleOf(page.locator('.DayStrip_strip'));
   const day = page.getByRole('region', { name: 'The day' });
   await expect(day).toContainText('08:40');
   await swipe(page, strip, { x: strip.x + 70, y: strip.y });
   await expect(day).toContainText(/1[5-9]:\d\d/);
 
   await page.goto(`${app.url}/swap-plan`);
+  await page.getByRole('button', { name: 'Shots and shoot' }).tap();
+  await page.waitForTimeout(350);
   const grip = await middleOf(page.getByRole('button', { name: 'Move Gate opens' }));
   const target = await middleOf(page.getByRole('button', { name: 'Move Ridge pull-back' }));
   await swipe(page, grip, { x: target.x, y: target.y + 10 });
-  await expect(page.locator('.shot-open b:first-child').nth(2)).toHaveText('3 Gate opens');
+  await expect(page.locator('.ShotList_open b:first-child').nth(2)).toHaveText('3 Gate opens');
 });

@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './fixtures';
+import { expect, pick, test } from './fixtures';
 
 const headline = (page: Page) => page.getByRole('heading', { level: 1 });
 
 /** The charge the headline says to turn back by, per cent. */
 async function turnBack(page: Page): Promise<number> {
-  await expect(page.locator('.way-old')).toHaveCount(0);
+  await expect(page.locator('[data-old]')).toHaveCount(0);
   await expect(headline(page)).toHaveText(/^Turn back by \d+ %$/);
   return Number(/\d+/.exec(await headline(page).innerText())?.[0]);
 }
@@ -17,7 +17,7 @@ test('the aircraft is dragged from the side and from above, and the headline fol
   await page.goto(`${app.url}/way-home`);
   const distance = page.getByLabel('Distance out', { exact: true });
   const near = await turnBack(page);
-  const side = page.getByRole('region', { name: 'From the side' }).locator('.way-aircraft');
+  const side = page.getByRole('region', { name: 'From the side' }).locator('[data-aircraft]');
   const grip = await side.boundingBox();
   if (!grip) throw new Error('The aircraft is not on the screen.');
   const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
@@ -30,8 +30,8 @@ test('the aircraft is dragged from the side and from above, and the headline fol
   await expect.poll(() => turnBack(page)).toBeGreaterThan(near);
 
   const reach = page.getByRole('region', { name: 'How far you can go' });
-  const from = await reach.locator('.way-aircraft').boundingBox();
-  const home = await reach.locator('.way-home').boundingBox();
+  const from = await reach.locator('[data-aircraft]').boundingBox();
+  const home = await reach.locator('[data-home]').boundingBox();
   if (!from || !home) throw new Error('The reach is not on the screen.');
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
@@ -55,7 +55,7 @@ test('Minutes and Way home give the same charge to turn back at, and the same ca
   page,
 }) => {
   await page.goto(app.url);
-  const row = page.locator('.row-chosen .row-minutes');
+  const row = page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes');
   await expect(row).toContainText(/turn back by \d+ %/);
   const said = /turn back by (\d+) %/.exec(await row.innerText())?.[1];
   await page.keyboard.press('2');
@@ -70,27 +70,31 @@ test('home moves to a landing place, for the way home, the minutes and the plan;
   const before = await turnBack(page);
   await page.getByRole('button', { name: /^sheepfold/ }).click();
   await page.getByRole('button', { name: 'Make it home' }).click();
-  await expect(page.locator('.headline')).toContainText('209 m from sheepfold');
+  await expect(page.locator('.Headline_headline')).toContainText('209 m from sheepfold');
   await expect.poll(() => turnBack(page)).not.toBe(before);
   const moved = await turnBack(page);
-  await expect(page.locator('.way-outs').first()).toContainText(
+  await expect(page.locator('.ways_ways').first()).toContainText(
     'Land at the take-off place, 150 m from here',
   );
   // Dragged there, the aircraft stays where it is dragged: half-way to the sheepfold it is nearer to it.
-  await page.getByRole('textbox', { name: 'Distance out from where it takes off' }).fill('300');
-  await page.getByRole('textbox', { name: 'Bearing from where it takes off' }).fill('45');
-  await expect(page.locator('.headline')).toContainText('50 m from sheepfold');
+  await page.getByRole('textbox', { name: 'Distance out' }).fill('300');
+  await page.getByRole('textbox', { name: 'Bearing', exact: true }).fill('45');
+  await expect(page.locator('.Headline_headline')).toContainText('50 m from sheepfold');
   await headline(page).click();
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('1');
   const region = page.getByRole('region', { name: 'Conditions' });
   await expect(region).toContainText('home is sheepfold');
-  await expect(page.locator('.row-chosen .row-minutes')).toContainText(`turn back by ${moved} %`);
-  await expect(page.locator('.ledger')).toContainText('Way home: 209 m out');
+  await expect(page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes')).toContainText(
+    `turn back by ${moved} %`,
+  );
+  await expect(page.locator('.Ledger_ledger')).toContainText('Way home: 209 m out');
   await page.keyboard.press('Control+z');
   await expect(region).not.toContainText('home is');
-  await expect(page.locator('.row-chosen .row-minutes')).toContainText(`turn back by ${before} %`);
+  await expect(page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes')).toContainText(
+    `turn back by ${before} %`,
+  );
 });
 
 test('what practice knows is told where it holds: a way home into the low sun, and how to land on the card', async ({
@@ -117,8 +121,8 @@ test('not home: it says so and how fast it drifts; what still comes home is rank
   await page.getByLabel('Wind', { exact: true }).fill('5.5');
   await page.keyboard.press('Escape');
   await expect(headline(page)).toHaveText('It does not come home from there');
-  await expect(page.locator('.headline')).toContainText(/drifts away at \d\.\d m\/s/);
-  const outs = page.locator('.way-outs').first().getByRole('listitem');
+  await expect(page.locator('.Headline_headline')).toContainText(/drifts away at \d\.\d m\/s/);
+  const outs = page.locator('.ways_ways').first().getByRole('listitem');
   await expect(page.getByRole('heading', { name: 'What still comes home' })).toBeVisible();
   await expect(outs.first()).toContainText(/with \d+ %/);
   const charges = (await outs.allInnerTexts()).map((text) => Number(/with (\d+) %/.exec(text)?.[1] ?? -1));
@@ -137,11 +141,11 @@ test('landing places, things in the way from GeoJSON, return height and what is 
   await page.getByLabel('Name', { exact: true }).fill('the lay-by');
   await page.getByLabel('From home', { exact: true }).fill('170');
   await page.getByLabel('Direction', { exact: true }).fill('60');
-  await expect(page.locator('.way-outs').first()).toContainText('Land at the lay-by, 20 m from here');
-  await page.getByLabel('Under it').selectOption('water');
+  await expect(page.locator('.ways_ways').first()).toContainText('Land at the lay-by, 20 m from here');
+  await pick(page, 'Under it', 'water');
   await expect(page.getByText('Water under it: what comes down on the way is lost.')).toBeVisible();
-  await expect(page.locator('.way-outs').first()).toContainText('there is water under it');
-  await expect(page.locator('.way-outs').nth(1)).toContainText('it comes down on water');
+  await expect(page.locator('.ways_ways').first()).toContainText('there is water under it');
+  await expect(page.locator('.ways_ways').nth(1)).toContainText('it comes down on water');
 
   const features = [
     {
@@ -164,11 +168,11 @@ test('landing places, things in the way from GeoJSON, return height and what is 
   await expect(page.getByRole('button', { name: /^silo/ })).toBeVisible();
   await page.getByLabel('Distance out', { exact: true }).fill('300');
   await page.getByLabel('Height', { exact: true }).fill('20');
-  await expect(page.locator('.way-now')).toContainText(
+  await expect(page.locator('.WayHomeView_now')).toContainText(
     'what stands on the way needs 50 m: raise the return height',
   );
   await page.getByRole('button', { name: 'Set the return height to 50 m' }).press('Enter');
-  await expect(page.locator('.way-now')).not.toContainText('raise the return height');
+  await expect(page.locator('.WayHomeView_now')).not.toContainText('raise the return height');
   await expect(page.getByLabel('Set on the aircraft')).toHaveValue('50');
   await page.getByLabel('GeoJSON file').setInputFiles({
     name: 'no.geojson',

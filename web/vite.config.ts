@@ -1,9 +1,34 @@
+import { basename } from 'node:path';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // Once, when it is built; the server only hands out what lies beside each file.
+    compression({
+      include: /\.(js|css|html|svg|json)$/,
+      threshold: 1024,
+      algorithms: [defineAlgorithm('gzip', { level: 9 }), defineAlgorithm('brotliCompress')],
+    }),
+  ],
   worker: { format: 'es' },
-  build: { outDir: 'dist', target: 'es2023', chunkSizeWarningLimit: 1200 },
+  css: {
+    // A class is called after the file it stands in, so that whoever looks at the page finds the place.
+    modules: { generateScopedName: (name, file) => `${basename(file, '.module.css')}_${name}` },
+  },
+  build: {
+    outDir: 'dist',
+    target: 'es2023',
+    manifest: true,
+    modulePreload: { polyfill: false },
+    rolldownOptions: {
+      output: {
+        // What nearly every view needs is one file: many small ones compress worse, by a tenth of the first load.
+        codeSplitting: { groups: [{ name: 'common', test: /\.(m?js|tsx?)$/, minShareCount: 5 }] },
+      },
+    },
+  },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.PORT ?? 4310}` } },
 });

@@ -48,6 +48,7 @@ export * from './formats/kitCsv';
 export * from './formats/metar';
 export * from './records/classTemplates';
 export * from './records/liftOff';
+export * from './records/listedTest';
 export * from './records/records';
 export * from './reserve/plane';
 export * from './reserve/policy';

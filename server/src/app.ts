@@ -1,7 +1,6 @@
 import { Module, type Type } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { ServeStaticModule } from '@nestjs/serve-static';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import helmet from 'helmet';
 import { version } from '../package.json';
@@ -13,6 +12,7 @@ import { ConditionsModule } from './conditions/conditions.module';
 import type { Database } from './database/database';
 import { databaseModule } from './database/database.module';
 import { HealthController } from './health.controller';
+import { pages } from './http/pages';
 import { ProblemFilter } from './http/problemFilter';
 import { PracticeModule } from './practice/practice.module';
 import { ShootsModule } from './shoots/shoots.module';
@@ -23,7 +23,7 @@ export async function createApp(
   database: Database,
   webFolder: string | null,
 ): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(rootModule(database, webFolder), {
+  const app = await NestFactory.create<NestExpressApplication>(rootModule(database), {
     logger: ['warn', 'error'],
     forceCloseConnections: true,
   });
@@ -34,13 +34,11 @@ export async function createApp(
   SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, openApi()), {
     jsonDocumentUrl: 'api/v1/openapi.json',
   });
+  if (webFolder) app.use(pages(webFolder));
   return app;
 }
 
-function rootModule(database: Database, webFolder: string | null): Type {
-  const pages = webFolder
-    ? [ServeStaticModule.forRoot({ rootPath: webFolder, exclude: ['/api/{*rest}'] })]
-    : [];
+function rootModule(database: Database): Type {
   @Module({
     imports: [
       databaseModule(database),
@@ -52,7 +50,6 @@ function rootModule(database: Database, webFolder: string | null): Type {
       TestFlightsModule,
       ShootsModule,
       PracticeModule,
-      ...pages,
     ],
     controllers: [HealthController],
   })

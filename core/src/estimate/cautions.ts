@@ -39,7 +39,7 @@ const notFullCharge = 0.9;
 /** Charge lost standing that is worth a word. */
 const worthSaying = 0.02;
 const wornHealth = 0.85;
-const frostReserveCharge = 0.3;
+export const frostReserveCharge = 0.3;
 /** An own call that comes later than this is told. */
 const worthACallS = 30;
 /** Below this the aircraft’s still-air reckoning is near enough. */

@@ -1,10 +1,12 @@
 import {
   type ConditionsContent,
+  type ConditionsRecord,
   type HourlyWeather,
   type LiftOffCard,
   type LiftOffCheck,
   liftOffChecks,
   ranges,
+  timeZoneAt,
   type WeatherSource,
 } from '@acorn-tally/core';
 import { Controller, Injectable, Module } from '@nestjs/common';
@@ -56,6 +58,11 @@ export class ConditionsReplacementDto extends ConditionsDto {
 export class ConditionsService extends StoredRecords<ConditionsContent> {
   constructor(stores: Stores) {
     super(stores.conditions);
+  }
+
+  /** The zone its coordinates lie in, which takes a large map to find. */
+  protected override told({ site }: ConditionsRecord) {
+    return site?.coordinates ? { timeZone: timeZoneAt(site.coordinates) } : null;
   }
 }
 

@@ -5,9 +5,14 @@ import type { Page } from '../database/recordStore';
 import { invalid } from './problem';
 import { validated } from './validated';
 
+/** A page of records, and what follows from some of them, by id. */
+export interface ToldPage<T> extends Page<T> {
+  readonly told: Readonly<Record<string, object>>;
+}
+
 /** What a service of records offers to its controller. */
 export interface RecordService<Content extends object> {
-  list(limit: number, cursor: string | null): Promise<Page<Kept & Content>>;
+  list(limit: number, cursor: string | null): Promise<ToldPage<Kept & Content>>;
   get(id: string): Promise<Kept & Content>;
   create(content: Content): Promise<Kept & Content>;
   replace(id: string, version: number, content: Content): Promise<Kept & Content>;

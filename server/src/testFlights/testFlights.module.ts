@@ -5,7 +5,9 @@ import {
   frozenEstimate,
   requestForTest,
   type TestFlightContent,
+  type TestFlightRecord,
   testFlightProblem,
+  testOutcome,
   usualDraws,
 } from '@acorn-tally/core';
 import { Controller, Get, Injectable, Module, Param } from '@nestjs/common';
@@ -23,6 +25,15 @@ export class TestFlightsService extends StoredRecords<
 > {
   constructor(private readonly stores: Stores) {
     super(stores.testFlights);
+  }
+
+  /** The estimate, some kilobytes, comes with the flight; a list tells what came of it. */
+  protected override listed({ estimate: _, ...record }: TestFlightRecord) {
+    return record;
+  }
+
+  protected override told(record: TestFlightRecord) {
+    return testOutcome(record, Date.now());
   }
 
   /** Estimates the flight as it was flown and keeps that answer with it for good, whatever is learned later. */

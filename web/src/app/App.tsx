@@ -1,36 +1,43 @@
 import { MantineProvider } from '@mantine/core';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { KitView } from '../kit/KitView';
-import { MethodView } from '../method/MethodView';
-import { MinutesView } from '../minutes/MinutesView';
+import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 import { useChosen } from '../state/chosen';
-import { SwapPlanView } from '../swapPlan/SwapPlanView';
-import { TestFlightsView } from '../testFlights/TestFlightsView';
-import { WayHomeView } from '../wayHome/WayHomeView';
+import { fromTokens, theme } from '../theme/theme';
+import { Equipped } from './Equipped';
 import { Shell } from './Shell';
-import { theme } from './theme';
+import { type Path, viewAt } from './viewAt';
 
-const router = createBrowserRouter([
-  {
-    element: <Shell />,
-    children: [
-      { path: '/', element: <Navigate to="/minutes" replace /> },
-      { path: '/minutes', element: <MinutesView /> },
-      { path: '/way-home', element: <WayHomeView /> },
-      { path: '/test-flights', element: <TestFlightsView /> },
-      { path: '/swap-plan', element: <SwapPlanView /> },
-      { path: '/kit', element: <KitView /> },
-      { path: '/method', element: <MethodView /> },
-      { path: '*', element: <Navigate to="/minutes" replace /> },
-    ],
-  },
-]);
+/** Of use only with an aircraft; where there is none they begin with one. */
+const needAircraft: readonly Path[] = ['/minutes', '/way-home', '/kit'];
+const others: readonly Path[] = ['/test-flights', '/swap-plan', '/method'];
 
 export function App() {
   const look = useChosen((state) => state.look);
   return (
-    <MantineProvider theme={theme} forceColorScheme={look === 'dusk' ? 'dark' : 'light'}>
-      <RouterProvider router={router} />
+    <MantineProvider
+      theme={theme}
+      cssVariablesResolver={fromTokens}
+      forceColorScheme={look === 'dusk' ? 'dark' : 'light'}
+    >
+      <BrowserRouter>
+        <Routes>
+          <Route element={<Shell />}>
+            <Route element={<Equipped />}>{needAircraft.map(routeTo)}</Route>
+            {others.map(routeTo)}
+            <Route path="*" element={<ToMinutes />} />
+          </Route>
+        </Routes>
+      </BrowserRouter>
     </MantineProvider>
   );
+}
+
+/** With what was opened meanwhile still open. */
+function ToMinutes() {
+  const { search } = useLocation();
+  return <Navigate to={{ pathname: '/minutes', search }} replace />;
+}
+
+function routeTo(path: Path) {
+  const View = viewAt[path];
+  return <Route key={path} path={path} element={<View />} />;
 }

@@ -1,28 +1,28 @@
 import { IconAlertTriangle, IconArrowBackUp } from '@tabler/icons-react';
+import { LinkButton } from '../parts/LinkButton';
 import { useRecords } from '../state/records';
+import styles from './Footer.module.css';
 
 /** The caution that always stands, whether all is saved, and undo. */
 export function Footer() {
   const { saving, trouble, undoSteps, undo, retry } = useRecords();
   const last = undoSteps[undoSteps.length - 1];
   return (
-    <footer className="foot">
+    <footer className={styles.foot}>
       <span>A planning aid. The aircraft’s own warnings, your eyes and local flight rules come first.</span>
-      <span className="foot-state">
+      <span className={styles.state}>
         {saving === 'failed' && (
-          <span role="alert" className="foot-trouble">
+          <span role="alert" className={styles.trouble}>
             <IconAlertTriangle size={14} aria-hidden /> Not saved: {trouble}{' '}
-            <button type="button" onClick={() => void retry()}>
-              Try again
-            </button>
+            <LinkButton onClick={() => void retry()}>Try again</LinkButton>
           </span>
         )}
         {saving === 'saving' && <span>saving …</span>}
         {saving === 'saved' && trouble && <span role="alert">{trouble}</span>}
         {last && (
-          <button type="button" onClick={() => void undo()} title="Ctrl-Z">
+          <LinkButton onClick={() => void undo()}>
             <IconArrowBackUp size={14} aria-hidden /> Undo: {last.label}
-          </button>
+          </LinkButton>
         )}
       </span>
     </footer>

@@ -1,98 +1,107 @@
 import { Button } from '@mantine/core';
-import { useMemo, useState } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { ConditionsDrawer } from '../conditions/ConditionsDrawer';
+import { useHotkeys } from '@mantine/hooks';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { Outlet, useLocation, useNavigate } from 'react-router';
 import { Ribbon } from '../conditions/Ribbon';
+import { Guard } from '../parts/Guard';
+import { useKeys } from '../parts/keys';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { Footer } from './Footer';
-import { Guard } from './Guard';
-import { KeysHelp } from './KeysHelp';
-import { useKeys } from './keys';
-import { LookChoice } from './LookChoice';
-import { UnitsPanel } from './UnitsPanel';
+import { Header } from './Header';
+import styles from './Shell.module.css';
 import { useLoading } from './useLoading';
+import { useOfferUndo } from './useOfferUndo';
+import { useOpened } from './useOpened';
 import { useSavingAtClose } from './useSavingAtClose';
+import { fetchAllViews } from './viewAt';
 import { views } from './views';
+import { Waiting } from './Waiting';
+import waiting from './Waiting.module.css';
+
+const Notices = lazy(() => import('./Notices'));
+const Panels = lazy(() => import('./Panels'));
+const Search = lazy(() => import('./Search'));
 
 /** The frame of every view: folder tabs in working order, the ribbon of conditions, and the foot with saving and undo. */
 export function Shell() {
   const navigate = useNavigate();
-  const choose = useChosen((state) => state.choose);
   const undo = useRecords((state) => state.undo);
-  const [help, setHelp] = useState(false);
-  const [units, setUnits] = useState(false);
-  const loading = useLoading();
-  useSavingAtClose();
   const look = useChosen((state) => state.look);
   const { pathname } = useLocation();
-  const actions = useMemo(
+  const [searches, setSearches] = useState(0);
+  const { opened, open, close } = useOpened();
+  const { first, all } = useLoading();
+  // Minutes stand as soon as they can be reckoned; the other views wait for the rest, which is on its way.
+  const loading = ['/', '/minutes'].includes(pathname) ? first : all;
+  useSavingAtClose();
+  useOfferUndo();
+  const search = useCallback(() => setSearches((count) => count + 1), []);
+  const keys = useMemo(
     () => ({
       ...Object.fromEntries(views.map(({ key, path }) => [key, () => void navigate(path)])),
       k: () => void navigate('/kit'),
-      u: () => setUnits(true),
-      c: () => choose({ conditionsOpen: true }),
-      t: () => void navigate('/test-flights?record'),
-      '?': () => setHelp(true),
-      'Ctrl+Z': () => void undo(),
+      u: () => open('units'),
+      c: () => open('conditions'),
+      t: () => open('record'),
+      '?': () => open('keys'),
+      '/': search,
+      'mod+Z': () => void undo(),
     }),
-    [navigate, choose, undo],
+    [navigate, open, undo, search],
   );
-  useKeys(actions);
+  useKeys(keys);
+  // Also from within a field, where a letter with Ctrl means nothing else.
+  useHotkeys([['mod+K', search]], []);
+  useEffect(() => {
+    if (all === 'ready') whenIdle(fetchAllViews);
+  }, [all]);
 
   return (
-    <div className="shell">
-      <header className="tabs">
-        <span className="brand">Acorn Tally</span>
-        <nav aria-label="Views">
-          {views.map(({ path, name, key }) => (
-            <NavLink key={path} to={path} className="tab">
-              {name} <kbd>{key}</kbd>
-            </NavLink>
-          ))}
-        </nav>
-        <LookChoice />
-        <button type="button" className="tab" onClick={() => setUnits(true)}>
-          Units <kbd>U</kbd>
-        </button>
-        <NavLink to="/kit" className="tab">
-          Kit <kbd>K</kbd>
-        </NavLink>
-        <NavLink to="/method" className="tab">
-          Method
-        </NavLink>
-        <button type="button" className="tab" onClick={() => setHelp(true)}>
-          Keys <kbd>?</kbd>
-        </button>
-      </header>
-      {loading === 'ready' && (
+    <div className={styles.shell}>
+      <Header onOpen={open} onSearch={search} />
+      {first === 'ready' && (
         <Guard what="The ribbon of conditions" resetKeys={[pathname]}>
-          <Ribbon />
+          <Ribbon onChange={() => open('conditions')} />
         </Guard>
       )}
       {/* Charts take their colours when they are made, so another look makes them anew. */}
-      {loading === 'ready' ? (
-        <Guard what="This view" resetKeys={[pathname, look]}>
-          <Outlet key={look} />
-        </Guard>
-      ) : (
-        <Waiting loading={loading} />
-      )}
+      <div className={styles.view}>
+        {loading === 'ready' ? (
+          <Guard what="This view" resetKeys={[pathname, look]}>
+            <Suspense fallback={<Waiting />}>
+              <Outlet key={look} />
+            </Suspense>
+          </Guard>
+        ) : loading === 'loading' ? (
+          <Waiting />
+        ) : (
+          <Failed />
+        )}
+      </div>
       <Footer />
-      {loading === 'ready' && <ConditionsDrawer />}
-      <UnitsPanel opened={units} onClose={() => setUnits(false)} />
-      <KeysHelp opened={help} onClose={() => setHelp(false)} />
+      {all === 'ready' && (
+        <Suspense fallback={null}>
+          <Notices />
+          <Panels opened={opened} onClose={close} />
+          {searches > 0 && <Search asked={searches} onOpen={open} />}
+        </Suspense>
+      )}
     </div>
   );
 }
 
-function Waiting({ loading }: { readonly loading: 'loading' | 'failed' }) {
+function Failed() {
   const { trouble, load } = useRecords();
-  if (loading === 'loading') return <main className="waiting">Reading your kit …</main>;
   return (
-    <main className="waiting" role="alert">
+    <main className={waiting.failed} role="alert">
       <p>{trouble}</p>
       <Button onClick={() => void load()}>Try again</Button>
     </main>
   );
+}
+
+function whenIdle(work: () => void): void {
+  if ('requestIdleCallback' in window) window.requestIdleCallback(work, { timeout: 4000 });
+  else setTimeout(work, 1500);
 }

@@ -1,7 +1,10 @@
 import { type Choice, type ChosenUnits, imperialUnits, metricUnits, unitChoices } from '@acorn-tally/core';
 import { ChoiceField } from '../fields/ChoiceField';
+import { Choosable } from '../parts/Choosable';
+import { Fields } from '../parts/Fields';
+import { Note } from '../parts/Note';
+import { SidePanel } from '../parts/SidePanel';
 import { useChosen } from '../state/chosen';
-import { SidePanel } from './SidePanel';
 
 const choiceNames: Record<Choice, string> = {
   speed: 'Wind and speed',
@@ -22,19 +25,17 @@ export function UnitsPanel({ opened, onClose }: { readonly opened: boolean; read
   const { units, choose } = useChosen();
   return (
     <SidePanel title="Units" opened={opened} onClose={onClose}>
-      <fieldset className="unit-mixes" aria-label="Usual mixes">
+      <Fields label="Usual mixes">
         {mixes.map((mix) => (
-          <button
+          <Choosable
             key={mix.name}
-            type="button"
-            className="button-quiet"
-            aria-pressed={isSame(mix.units, units)}
-            onClick={() => choose({ units: mix.units })}
+            chosen={isSame(mix.units, units)}
+            onChoose={() => choose({ units: mix.units })}
           >
             {mix.name}
-          </button>
+          </Choosable>
         ))}
-      </fieldset>
+      </Fields>
       {(Object.keys(unitChoices) as Choice[]).map((choice) => (
         <ChoiceField<string>
           key={choice}
@@ -44,9 +45,9 @@ export function UnitsPanel({ opened, onClose }: { readonly opened: boolean; read
           onChange={(unit) => choose({ units: { ...units, [choice]: unit } })}
         />
       ))}
-      <p className="panel-note">
+      <Note>
         In any field you may type another unit after the number: 12 mph, 400 ft, 23 °F, 0.55 lb, 90 s.
-      </p>
+      </Note>
     </SidePanel>
   );
 }

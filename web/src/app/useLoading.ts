@@ -1,14 +1,21 @@
 import { useEffect } from 'react';
 import { usualConditions } from '../conditions/usualConditions';
-import { useRecords } from '../state/records';
+import { type Loading, useRecords } from '../state/records';
+
+interface Loaded {
+  /** What Minutes and the ribbon need. */
+  readonly first: Loading;
+  readonly all: Loading;
+}
 
 /** Reads everything once at the start; an empty database gets conditions to begin with. */
-export function useLoading(): 'loading' | 'ready' | 'failed' {
-  const loading = useRecords((state) => state.loading);
+export function useLoading(): Loaded {
+  const first = useRecords((state) => state.loading);
+  const rest = useRecords((state) => state.loadingRest);
   useEffect(() => {
     void start();
   }, []);
-  return loading;
+  return { first, all: first === 'ready' ? rest : first };
 }
 
 let started: Promise<void> | null = null;

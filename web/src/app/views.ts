@@ -5,3 +5,9 @@ export const views = [
   { path: '/test-flights', name: 'Test flights', key: '3' },
   { path: '/swap-plan', name: 'Swap plan', key: '4' },
 ] as const;
+
+/** What stands beside the working order. */
+export const sideViews = [
+  { path: '/kit', name: 'Kit', key: 'K' },
+  { path: '/method', name: 'Method', key: null },
+] as const;

@@ -6,6 +6,7 @@ import {
   type Planned,
   type Policy,
 } from '@acorn-tally/core';
+import { Slider } from '@mantine/core';
 import type { Chart, ChartData, ChartOptions } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
 import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
@@ -14,6 +15,7 @@ import { percent, turnBackPercent } from '../fields/percent';
 import { useWriter } from '../state/units';
 import { chargeAxes, voltageAxes } from './axes';
 import { bandDatasets, shapeDatasets } from './bandDatasets';
+import styles from './chart.module.css';
 import { type FlightLines, flightLines, type Mark, type Measure, type ShownFlight } from './flightLines';
 import { lastTimeS, readingAt, readingInWords } from './reading';
 import { hatching, token } from './setup';
@@ -51,24 +53,24 @@ export const FlightChart = memo(function FlightChart(props: Props) {
   };
   return (
     <div
-      className={`chart${flight.fresh ? '' : ' chart-old'}`}
+      className={styles.chart}
+      data-old={!flight.fresh || undefined}
       onPointerMove={readUnder}
       onPointerLeave={() => setReadS(null)}
     >
       {drawing}
       {readS !== null && <Reading chart={chart.current} timeS={readS} words={words(readS)} />}
-      <input
-        type="range"
-        className="unseen"
-        aria-label={`Read the ${measure} at a minute of the flight`}
-        aria-valuetext={words(readS ?? 0)}
+      <Slider
+        data-unseen
+        thumbLabel={`Read the ${measure} at a minute of the flight`}
+        thumbValueText={words(readS ?? 0)}
         min={0}
         max={Math.floor(lastS / stepS) * stepS}
         step={stepS}
         value={readS ?? 0}
         onFocus={() => setReadS(0)}
         onBlur={() => setReadS(null)}
-        onChange={(event) => setReadS(Number(event.target.value))}
+        onChange={setReadS}
       />
     </div>
   );
@@ -88,9 +90,9 @@ function Reading({ chart, timeS, words }: ReadingProps) {
   const isLate = x > (left + right) / 2;
   return (
     <>
-      <i className="chart-cursor" style={{ left: x, top, height: bottom - top }} aria-hidden />
+      <i className={styles.cursor} style={{ left: x, top, height: bottom - top }} aria-hidden />
       <span
-        className="chart-reading"
+        className={styles.reading}
         style={isLate ? { right: `calc(100% - ${x}px + 6px)`, top } : { left: x + 6, top }}
         aria-hidden
       >

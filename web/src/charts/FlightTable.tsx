@@ -1,7 +1,9 @@
 import { type Band, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
-import { Wide } from '../app/Wide';
+import { Table } from '@mantine/core';
 import { percent } from '../fields/percent';
+import { Wide } from '../parts/Wide';
 import { useWriter } from '../state/units';
+import styles from './FlightTable.module.css';
 import type { ShownFlight } from './flightLines';
 import { bandInWords, lastTimeS, type Reading, readingAt } from './reading';
 
@@ -29,34 +31,35 @@ const eventWords: Record<FlightEvent['kind'], string> = {
 export function FlightTable({ label, flight, band }: Props) {
   const { write } = useWriter();
   return (
-    <div className="chart flight-table">
-      <Wide label={`${label}, minute by minute`}>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">time</th>
-              <th scope="col">charge</th>
-              <th scope="col">eight in ten</th>
-              <th scope="col">cell</th>
-              <th scope="col">pack</th>
-              <th scope="col">what happens</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rowsOf(flight, band).map((row) => (
-              <tr key={`${row.timeS} ${row.event ?? ''}`}>
-                <th scope="row">{minutesAndSeconds(row.timeS)}</th>
-                <td>{percent(row.charge)}</td>
-                <td>{row.chargeBand ? bandInWords(row.chargeBand) : '–'}</td>
-                <td>{row.cellVoltageV.toFixed(2)} V</td>
-                <td>{row.packTemperatureC === null ? '–' : write('temperature', row.packTemperatureC)}</td>
-                <td>{row.event ? eventWords[row.event] : row.phase === 'flown' ? '' : row.phase}</td>
-              </tr>
+    <Wide label={`${label}, minute by minute`} className={styles.scroll}>
+      <Table stickyHeader className={styles.table}>
+        <Table.Thead>
+          <Table.Tr>
+            {['time', 'charge', 'eight in ten', 'cell', 'pack', 'what happens'].map((heading) => (
+              <Table.Th key={heading} scope="col">
+                {heading}
+              </Table.Th>
             ))}
-          </tbody>
-        </table>
-      </Wide>
-    </div>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {rowsOf(flight, band).map((row) => (
+            <Table.Tr key={`${row.timeS} ${row.event ?? ''}`}>
+              <Table.Th scope="row">{minutesAndSeconds(row.timeS)}</Table.Th>
+              <Table.Td>{percent(row.charge)}</Table.Td>
+              <Table.Td>{row.chargeBand ? bandInWords(row.chargeBand) : '–'}</Table.Td>
+              <Table.Td>{row.cellVoltageV.toFixed(2)} V</Table.Td>
+              <Table.Td>
+                {row.packTemperatureC === null ? '–' : write('temperature', row.packTemperatureC)}
+              </Table.Td>
+              <Table.Td>
+                {row.event ? eventWords[row.event] : row.phase === 'flown' ? '' : row.phase}
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </Wide>
   );
 }
 

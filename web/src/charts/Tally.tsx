@@ -1,5 +1,5 @@
+import styles from './Tally.module.css';
 import { type MinuteUse, minuteUses, type TallySpans, tallyInWords, tallyStrokes, useNames } from './tally';
-import './tally.css';
 
 const stroke = { gap: 9, height: 26, groupGap: 16, lean: 5 };
 const groupWidth = 4 * stroke.gap + stroke.groupGap;
@@ -11,7 +11,7 @@ export function Tally({ spans }: { readonly spans: TallySpans }) {
   const width = groups * groupWidth + 6;
   return (
     <svg
-      className="tally"
+      className={styles.tally}
       viewBox={`0 0 ${width} ${stroke.height + 6}`}
       style={{ maxWidth: width }}
       preserveAspectRatio="xMinYMid meet"
@@ -47,18 +47,18 @@ interface LineProps {
 
 /** What is kept for doubt is hollow: a stroke of paper inside one of acorn. */
 function Line({ use, ...line }: LineProps) {
-  if (use !== 'doubt') return <line className={`tally-${use}`} {...line} />;
+  if (use !== 'doubt') return <line className={styles[use]} {...line} />;
   return (
     <>
-      <line className="tally-doubt" {...line} />
-      <line className="tally-doubt-hollow" {...line} />
+      <line className={styles.doubt} {...line} />
+      <line className={styles.hollow} {...line} />
     </>
   );
 }
 
 export function TallyLegend() {
   return (
-    <ul className="tally-legend" aria-label="What the strokes mean">
+    <ul className={styles.legend} aria-label="What the strokes mean">
       {minuteUses.map((use) => (
         <li key={use}>
           <svg width="6" height="16" viewBox="0 0 6 16" aria-hidden="true">

@@ -1,7 +1,7 @@
 import { bandsOf } from '@acorn-tally/core';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
-import { shownPlan } from '../minutes/planned';
-import { spansOf } from '../minutes/spans';
+import { shownPlan } from '../answers/planned';
+import { spansOf } from '../answers/spans';
 import { flightAsPlanned, flightUnplanned, jayRequest } from '../testing/jay';
 import { bandOutline, flightLines } from './flightLines';
 import { tallyInWords, tallyStrokes } from './tally';

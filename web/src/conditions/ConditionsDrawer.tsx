@@ -16,15 +16,19 @@ import {
 } from '@acorn-tally/core';
 import { Button, Select } from '@mantine/core';
 import { useState } from 'react';
-import { SidePanel } from '../app/SidePanel';
+import field from '../fields/field.module.css';
+import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
+import { fieldProps } from '../fields/shape';
 import { TextField } from '../fields/TextField';
+import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
 import { atAnotherHour } from '../state/atTheHour';
-import { useChosen } from '../state/chosen';
 import { browserTimeZone, clockAt, sameClockTime } from '../state/clock';
 import { useConditions } from '../state/current';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
+import { rememberZone } from '../state/zones';
+import styles from './ConditionsDrawer.module.css';
 import { DayStrip } from './DayStrip';
 import { GroundCards } from './GroundCards';
 import { zonesToChoose } from './timeZones';
@@ -32,17 +36,11 @@ import { WeatherSources } from './WeatherSources';
 import { WindByHeight } from './WindByHeight';
 
 /** Place, hour and weather; everything on the page follows at once. */
-export function ConditionsDrawer() {
+export function ConditionsDrawer({ opened, onClose }: PanelProps) {
   const conditions = useConditions();
-  const { conditionsOpen, choose } = useChosen();
   if (!conditions) return null;
   return (
-    <SidePanel
-      title="Conditions"
-      opened={conditionsOpen}
-      onClose={() => choose({ conditionsOpen: false })}
-      size={740}
-    >
+    <SidePanel title="Conditions" opened={opened} onClose={onClose} size={740}>
       <ConditionsForm conditions={conditions} />
     </SidePanel>
   );
@@ -57,7 +55,7 @@ function ConditionsForm({ conditions }: FormProps) {
   return (
     <>
       <DayStrip conditions={conditions} />
-      <div className="conditions-columns">
+      <div className={styles.columns}>
         <div>
           <WeatherFields
             conditions={conditions}
@@ -86,8 +84,7 @@ function PlaceFields({ conditions }: FormProps) {
   const moveTo = useMoving(conditions);
   const note = clock.note(conditions.at);
   return (
-    <>
-      <h3 className="panel-part">Place and hour</h3>
+    <PanelPart title="Place and hour">
       <TextField
         label="Place"
         value={conditions.place}
@@ -105,18 +102,17 @@ function PlaceFields({ conditions }: FormProps) {
           moveTo({ coordinates: read.ok ? read.value : null }, 'coordinates');
         }}
       />
-      <TextField
+      <MomentField
         label="Day and hour"
-        type="datetime-local"
+        withTime
         hint={note ?? undefined}
         value={clock.field(conditions.at)}
-        problem={(text) => (clock.read(text) ? null : 'Day and hour are empty.')}
         onChange={(text) =>
           change(atAnotherHour(conditions, clock.read(text) ?? conditions.at), 'day and hour')
         }
       />
       <Select
-        className="conditions-zone"
+        {...fieldProps({}, 'text')}
         label="Time zone"
         searchable
         nothingFoundMessage="No zone of that name"
@@ -150,7 +146,7 @@ function PlaceFields({ conditions }: FormProps) {
         roughnessM={weather.roughnessM ?? usualRoughnessM}
         onChange={(roughnessM) => change({ weather: { ...weather, roughnessM } }, 'kind of ground')}
       />
-    </>
+    </PanelPart>
   );
 }
 
@@ -162,6 +158,7 @@ function useMoving(conditions: ConditionsRecord) {
   const { site } = conditions;
   return (part: Partial<NonNullable<typeof site>>, label: string) => {
     const next = { ...site, ...part };
+    if (next.coordinates) rememberZone(next.coordinates, timeZoneAt(next.coordinates));
     const [from, to] = [clockAt(conditions), clockAt({ site: next })];
     const at = sameClockTime(conditions.at, from, to);
     const begun = from.timeZone === to.timeZone ? [] : shoots;
@@ -203,83 +200,84 @@ function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
   const askFor = (one: Asked) => (asked.includes(one) ? 'the report did not give it: enter it' : undefined);
   return (
     <>
-      <h3 className="panel-part">Air</h3>
-      <QuantityField
-        first
-        quantity={ranges.conditions.airTemperatureC}
-        slider={{ min: -15, max: 35 }}
-        value={weather.airTemperatureC}
-        hint={askFor('airTemperatureC')}
-        onChange={(airTemperatureC) => {
-          change({ airTemperatureC }, 'air temperature');
-          onGiven('airTemperatureC');
-        }}
-      />
-      <QuantityField
-        quantity={ranges.conditions.relativeHumidity}
-        value={weather.relativeHumidity ?? null}
-        assumed={usualHumidity}
-        onChange={(relativeHumidity) => change({ relativeHumidity }, 'humidity')}
-      />
-      <QuantityField
-        quantity={ranges.conditions.qnhHpa}
-        value={weather.qnhHpa ?? null}
-        assumed={standardQnhHpa}
-        hint="if you know it; else the standard day"
-        onChange={(qnhHpa) => change({ qnhHpa }, 'QNH')}
-      />
-      <h3 className="panel-part">Wind</h3>
-      <QuantityField
-        quantity={ranges.wind.speedMps}
-        slider={{ min: 0, max: 15 }}
-        value={wind.speedMps}
-        hint={askFor('speedMps')}
-        onChange={(speedMps) => {
-          changeWind({ speedMps }, 'wind');
-          onGiven('speedMps');
-        }}
-      />
-      <QuantityField
-        quantity={ranges.wind.gustMps}
-        value={wind.gustMps ?? null}
-        assumed={null}
-        hint="empty: reckoned from the ground’s roughness"
-        onChange={(gustMps) => changeWind({ gustMps }, 'gust')}
-      />
-      {wind.gustMps != null && wind.gustMps < wind.speedMps && (
-        <div className="field-question" role="alert">
-          <span>
-            Gusts weaker than the wind cannot be: they are left out until you answer. Which is wrong?
-          </span>
-          <Button
-            size="compact-xs"
-            variant="default"
-            onClick={() =>
-              changeWind({ speedMps: wind.gustMps as number, gustMps: wind.speedMps }, 'wind and gust')
-            }
-          >
-            They are swapped
-          </Button>
-          <Button size="compact-xs" variant="default" onClick={() => changeWind({ gustMps: null }, 'gust')}>
-            I have no gust
-          </Button>
-        </div>
-      )}
-      <QuantityField
-        quantity={ranges.wind.fromDeg}
-        value={wind.fromDeg}
-        hint={askFor('fromDeg')}
-        onChange={(fromDeg) => {
-          changeWind({ fromDeg }, 'wind direction');
-          onGiven('fromDeg');
-        }}
-      />
-      <QuantityField
-        quantity={ranges.wind.readingHeightM}
-        value={wind.readingHeightM}
-        hint={`${write('distance', 2)} in the hand, ${write('distance', 10)} in a forecast`}
-        onChange={(readingHeightM) => changeWind({ readingHeightM }, 'height of the reading')}
-      />
+      <PanelPart title="Air">
+        <QuantityField
+          first
+          quantity={ranges.conditions.airTemperatureC}
+          slider={{ min: -15, max: 35 }}
+          value={weather.airTemperatureC}
+          hint={askFor('airTemperatureC')}
+          onChange={(airTemperatureC) => {
+            change({ airTemperatureC }, 'air temperature');
+            onGiven('airTemperatureC');
+          }}
+        />
+        <QuantityField
+          quantity={ranges.conditions.relativeHumidity}
+          value={weather.relativeHumidity ?? null}
+          assumed={usualHumidity}
+          onChange={(relativeHumidity) => change({ relativeHumidity }, 'humidity')}
+        />
+        <QuantityField
+          quantity={ranges.conditions.qnhHpa}
+          value={weather.qnhHpa ?? null}
+          assumed={standardQnhHpa}
+          hint="if you know it; else the standard day"
+          onChange={(qnhHpa) => change({ qnhHpa }, 'QNH')}
+        />
+      </PanelPart>
+      <PanelPart title="Wind">
+        <QuantityField
+          quantity={ranges.wind.speedMps}
+          slider={{ min: 0, max: 15 }}
+          value={wind.speedMps}
+          hint={askFor('speedMps')}
+          onChange={(speedMps) => {
+            changeWind({ speedMps }, 'wind');
+            onGiven('speedMps');
+          }}
+        />
+        <QuantityField
+          quantity={ranges.wind.gustMps}
+          value={wind.gustMps ?? null}
+          assumed={null}
+          hint="empty: reckoned from the ground’s roughness"
+          onChange={(gustMps) => changeWind({ gustMps }, 'gust')}
+        />
+        {wind.gustMps != null && wind.gustMps < wind.speedMps && (
+          <div className={field.question} role="alert">
+            <span>
+              Gusts weaker than the wind cannot be: they are left out until you answer. Which is wrong?
+            </span>
+            <Button
+              variant="default"
+              onClick={() =>
+                changeWind({ speedMps: wind.gustMps as number, gustMps: wind.speedMps }, 'wind and gust')
+              }
+            >
+              They are swapped
+            </Button>
+            <Button variant="default" onClick={() => changeWind({ gustMps: null }, 'gust')}>
+              I have no gust
+            </Button>
+          </div>
+        )}
+        <QuantityField
+          quantity={ranges.wind.fromDeg}
+          value={wind.fromDeg}
+          hint={askFor('fromDeg')}
+          onChange={(fromDeg) => {
+            changeWind({ fromDeg }, 'wind direction');
+            onGiven('fromDeg');
+          }}
+        />
+        <QuantityField
+          quantity={ranges.wind.readingHeightM}
+          value={wind.readingHeightM}
+          hint={`${write('distance', 2)} in the hand, ${write('distance', 10)} in a forecast`}
+          onChange={(readingHeightM) => changeWind({ readingHeightM }, 'height of the reading')}
+        />
+      </PanelPart>
     </>
   );
 }

@@ -1,15 +1,18 @@
 import type { ConditionsRecord } from '@acorn-tally/core';
-import { type PointerEvent, useMemo } from 'react';
+import { Button, Slider } from '@mantine/core';
+import { useMemo } from 'react';
+import { LightBand } from '../parts/LightBand';
+import { Note } from '../parts/Note';
 import { atAnotherHour } from '../state/atTheHour';
 import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
+import styles from './DayStrip.module.css';
 import {
   clockOfMinute,
   daysWithHours,
   type HourPoint,
   hoursOfDay,
-  type LightSpan,
   lightInWords,
   lightOfDay,
   minuteOfDay,
@@ -21,7 +24,6 @@ interface Props {
 }
 
 const stepMin = 10;
-const percent = (minute: number) => (minute / minutesADay) * 100;
 
 /** The hours of the day to scrub through: light, temperature, wind and gusts; what is chosen, every view reckons with. */
 export function DayStrip({ conditions }: Props) {
@@ -43,12 +45,6 @@ export function DayStrip({ conditions }: Props) {
   const goTo = (next: string) =>
     edit('conditions', conditions.id, atAnotherHour(conditions, next), 'day and hour');
   const scrub = (to: number) => goTo(clock.read(`${day} ${clockOfMinute(to)}`) ?? at);
-  const drag = (event: PointerEvent<HTMLElement>) => {
-    if (event.buttons !== 1) return;
-    const { left, width } = event.currentTarget.getBoundingClientRect();
-    const share = Math.min(1, Math.max(0, (event.clientX - left) / width));
-    scrub(Math.min(minutesADay - stepMin, Math.round((share * minutesADay) / stepMin) * stepMin));
-  };
   const { wind } = weather;
   const note = clock.note(at);
   const now = [
@@ -58,77 +54,75 @@ export function DayStrip({ conditions }: Props) {
     ...(light ? [light] : []),
   ];
   return (
-    <section className="day" aria-label="The day">
-      <p className="day-now">
+    <section aria-label="The day">
+      <div className={styles.now}>
         <b>{clock.format(at, 'ddd D MMM, HH:mm')}</b> {note && `(${note}) `}
         {now.join(', ')}
         {days.length > 1 && (
-          <span className="day-choice">
+          <span className={styles.days}>
             {days.map((one) => (
-              <button
+              <DayChoice
                 key={one}
-                type="button"
-                className="link"
-                aria-pressed={one === day}
-                onClick={() => goTo(clock.read(`${one} ${clock.format(at, 'HH:mm')}`) ?? at)}
-              >
-                {clock.format(clock.read(`${one} 12:00`) ?? at, 'ddd D')}
-              </button>
+                name={clock.format(clock.read(`${one} 12:00`) ?? at, 'ddd D')}
+                chosen={one === day}
+                onChoose={() => goTo(clock.read(`${one} ${clock.format(at, 'HH:mm')}`) ?? at)}
+              />
             ))}
           </span>
         )}
-      </p>
-      {/* The slider under it does the same by keyboard. */}
-      <div
-        className="day-strip"
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          drag(event);
-        }}
-        onPointerMove={drag}
-        aria-hidden
-      >
-        <LightBand lights={lights} />
-        <Curves points={points} write={write} />
-        <i className="day-cursor" style={{ left: `${percent(minute)}%` }} />
       </div>
-      <input
-        type="range"
-        className="day-slider"
-        aria-label="Hour of the day"
-        aria-valuetext={[clock.format(at, 'HH:mm'), ...now].join(', ')}
-        min={0}
-        max={minutesADay - stepMin}
-        step={stepMin}
-        value={minute}
-        onChange={(event) => scrub(Number(event.target.value))}
-      />
-      <div className="day-ticks" aria-hidden>
+      <div className={styles.strip}>
+        <LightBand
+          spans={lights.map(({ fromMin, toMin, light: lit }) => ({
+            key: fromMin,
+            share: (toMin - fromMin) / minutesADay,
+            light: lit,
+          }))}
+        />
+        <Curves points={points} write={write} />
+        {/* The whole strip is the slider: dragged anywhere, stepped by keys. */}
+        <Slider
+          classNames={{
+            root: styles.slider,
+            track: styles.track,
+            bar: styles.none,
+            thumb: styles.cursor,
+          }}
+          thumbLabel="Hour of the day"
+          thumbValueText={[clock.format(at, 'HH:mm'), ...now].join(', ')}
+          min={0}
+          max={minutesADay}
+          step={stepMin}
+          value={minute}
+          onChange={(to) => to !== minute && scrub(Math.min(to, minutesADay - stepMin))}
+        />
+      </div>
+      <div className={styles.ticks} aria-hidden>
         {['00', '06', '12', '18', '24'].map((hour) => (
           <span key={hour}>{hour}</span>
         ))}
       </div>
-      <p className="panel-note">
+      <Note>
         {coordinates
           ? `${capital(lightInWords(day, coordinates, clock).join(', '))}.`
           : 'With coordinates the sun’s times show here.'}
         {points.length === 0 && ' No hourly rows for this day: the weather stays as it is set below.'}
-      </p>
+      </Note>
     </section>
   );
 }
 
-function LightBand({ lights }: { readonly lights: readonly LightSpan[] }) {
+interface DayChoiceProps {
+  readonly name: string;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}
+
+function DayChoice({ name, chosen, onChoose }: DayChoiceProps) {
   return (
-    <div className="day-light">
-      {lights.map(({ fromMin, toMin, light }) => (
-        <i
-          key={fromMin}
-          className={`day-${light.replace(' ', '-')}`}
-          style={{ width: `${percent(toMin - fromMin)}%` }}
-        />
-      ))}
-    </div>
+    <Button variant="default" data-choosable aria-pressed={chosen} onClick={onChoose}>
+      {name}
+    </Button>
   );
 }
 
@@ -138,7 +132,7 @@ interface CurvesProps {
 }
 
 function Curves({ points, write }: CurvesProps) {
-  if (points.length === 0) return <p className="day-none">no hours read yet</p>;
+  if (points.length === 0) return <p className={styles.nothing}>no hours read yet</p>;
   const airs = points.map(({ airTemperatureC }) => airTemperatureC);
   const winds = points.map(({ windMps }) => windMps);
   const gusts = points.flatMap(({ gustMps }) => gustMps ?? []);
@@ -185,13 +179,13 @@ interface CurveProps {
 function Curve({ words, lines, low, high }: CurveProps) {
   const y = (value: number) => 100 * (1 - (value - low) / (high - low));
   return (
-    <div className="day-row">
+    <div className={styles.curve}>
       <span>{words}</span>
       <svg viewBox={`0 0 ${minutesADay} 100`} preserveAspectRatio="none" aria-hidden="true">
         {lines.map(({ name, at, values }) => (
           <polyline
             key={name}
-            className={`day-line-${name}`}
+            data-line={name}
             points={values.map((value, i) => `${at[i]},${y(value).toFixed(1)}`).join(' ')}
           />
         ))}

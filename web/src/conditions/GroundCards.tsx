@@ -1,5 +1,7 @@
 import { roughnessClasses } from '@acorn-tally/core';
-import { type ReactNode, useId } from 'react';
+import { Radio } from '@mantine/core';
+import type { ReactNode } from 'react';
+import styles from './GroundCards.module.css';
 
 interface Props {
   readonly roughnessM: number;
@@ -8,26 +10,27 @@ interface Props {
 
 /** The kind of ground the wind comes over, each with its picture: rougher ground slows the wind below, not above. */
 export function GroundCards({ roughnessM, onChange }: Props) {
-  const name = useId();
   return (
-    <fieldset className="grounds">
-      <legend>Ground the wind comes over</legend>
-      {roughnessClasses.map((one) => (
-        <label key={one.name} className="ground">
-          <input
-            type="radio"
-            name={name}
-            checked={one.roughnessM === roughnessM}
-            onChange={() => onChange(one.roughnessM)}
-          />
-          <svg viewBox="0 0 90 34" aria-hidden="true">
-            <line x1="0" y1="31" x2="90" y2="31" />
-            {pictures[one.name]}
-          </svg>
-          {one.name}
-        </label>
-      ))}
-    </fieldset>
+    <Radio.Group
+      label="Ground the wind comes over"
+      value={roughnessClasses.find((one) => one.roughnessM === roughnessM)?.name ?? null}
+      onChange={(name) => {
+        const picked = roughnessClasses.find((one) => one.name === name);
+        if (picked) onChange(picked.roughnessM);
+      }}
+    >
+      <div className={styles.grounds}>
+        {roughnessClasses.map((one) => (
+          <Radio.Card key={one.name} value={one.name} data-choosable className={styles.ground}>
+            <svg viewBox="0 0 90 34" aria-hidden="true">
+              <line x1="0" y1="31" x2="90" y2="31" />
+              {pictures[one.name]}
+            </svg>
+            {one.name}
+          </Radio.Card>
+        ))}
+      </div>
+    </Radio.Group>
   );
 }
 
@@ -49,7 +52,7 @@ const pictures: Record<(typeof roughnessClasses)[number]['name'], ReactNode> = {
     <path key={x} d={`M${x} 31v-9m0 5l-3 -3m3 1l3 -3m-3 -1l-2 -3`} />
   )),
   'hedges, orchards': [
-    <path key="hedge" d="M4 31v-8q4 -5 8 0q4 -5 8 0q4 -5 8 0v8" className="ground-full" />,
+    <path key="hedge" d="M4 31v-8q4 -5 8 0q4 -5 8 0q4 -5 8 0v8" className={styles.full} />,
     ...along(3, 42, 18).map((x) => tree(x, 17)),
   ],
   'scattered trees, village': [

@@ -1,8 +1,12 @@
 import { forecastHeightM, type MetarReading, metarInWords, readMetar } from '@acorn-tally/core';
+import { Textarea } from '@mantine/core';
 import { useId } from 'react';
-import { Guard } from '../app/Guard';
 import { Say } from '../fields/Say';
+import { Guard } from '../parts/Guard';
+import { LinkButton } from '../parts/LinkButton';
+import { Wrong } from '../parts/Wrong';
 import { useWriter } from '../state/units';
+import styles from './Told.module.css';
 
 interface Props {
   readonly text: string;
@@ -17,23 +21,17 @@ export function MetarPaste({ text, onType, onUse }: Props) {
   const isEmpty = text.trim() === '';
   return (
     <>
-      <label className="metar-label" htmlFor={id}>
-        METAR text
-        <span className="field-hint">
-          paste it whole; the station’s wind is read at {write('distance', forecastHeightM)}, not at your
-          place
-        </span>
-      </label>
-      <textarea
-        id={id}
-        className="metar-text"
+      <Textarea
+        label="METAR text"
+        description={`paste it whole; the station’s wind is read at ${write('distance', forecastHeightM)}, not at your place`}
         rows={2}
+        resize="vertical"
         spellCheck={false}
         placeholder="METAR XXHF 260820Z 24008G14KT 9999 05/03 Q1008"
         value={text}
-        aria-invalid={!isEmpty && isWrong(text)}
+        error={!isEmpty && isWrong(text)}
         aria-describedby={isEmpty ? undefined : `${id}-said`}
-        onChange={(event) => onType(event.target.value)}
+        onChange={(event) => onType(event.currentTarget.value)}
       />
       {!isEmpty && (
         <Guard what="What the report says" resetKeys={[text]}>
@@ -61,16 +59,14 @@ function Answer({ id, text, onUse }: AnswerProps) {
   const outcome = readMetar(text);
   if (!outcome.ok)
     return (
-      <p className="field-problem" id={id} role="alert">
+      <Wrong id={id}>
         <Say sentence={outcome.refusal} />
-      </p>
+      </Wrong>
     );
   return (
-    <div className="metar-said" id={id} role="status">
+    <div className={styles.told} id={id} role="status">
       <Said reading={outcome.value} />
-      <button type="button" className="link" onClick={() => onUse(outcome.value)}>
-        Use this weather
-      </button>
+      <LinkButton onClick={() => onUse(outcome.value)}>Use this weather</LinkButton>
     </div>
   );
 }

@@ -12,16 +12,24 @@ import {
   weatherFromMetar,
   writeHourlyCsv,
 } from '@acorn-tally/core';
-import { useRef, useState } from 'react';
+import { Button } from '@mantine/core';
+import { useState } from 'react';
 import { practiceWeather } from '../api/practice';
-import { saveFile } from '../app/saveFile';
-import { useBusy } from '../app/useBusy';
 import { Say } from '../fields/Say';
+import { DropFile } from '../parts/DropFile';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import { PanelPart } from '../parts/SidePanel';
+import { saveFile } from '../parts/saveFile';
+import { useBusy } from '../parts/useBusy';
+import { Warning } from '../parts/Warning';
+import { Wrong } from '../parts/Wrong';
 import { clockAt, useClock } from '../state/clock';
 import { useDraft } from '../state/drafts';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { MetarPaste } from './MetarPaste';
+import styles from './Told.module.css';
 
 interface Props {
   readonly conditions: ConditionsRecord;
@@ -29,7 +37,7 @@ interface Props {
   readonly onAsk: (asked: readonly Asked[]) => void;
 }
 
-interface File {
+interface ReadFile {
   readonly name: string;
   readonly outcome: Outcome<HourlyRows>;
 }
@@ -39,9 +47,8 @@ export function WeatherSources({ conditions, onAsk }: Props) {
   const edit = useRecords((state) => state.edit);
   const [metar, setMetar] = useDraft('metar', () => '');
   const clock = clockAt(conditions);
-  const [file, setFile] = useState<File | null>(null);
+  const [file, setFile] = useState<ReadFile | null>(null);
   const [madeUp, setMadeUp] = useState<readonly HourlyWeather[] | null>(null);
-  const input = useRef<HTMLInputElement>(null);
   const { busy, run } = useBusy();
   const { hours, hoursFrom, site, weather, at } = conditions;
   const coordinates = site?.coordinates ?? null;
@@ -75,49 +82,31 @@ export function WeatherSources({ conditions, onAsk }: Props) {
       setFile(null);
     });
   return (
-    <>
-      <h3 className="panel-part">From a report or a forecast</h3>
+    <PanelPart title="From a report or a forecast">
       <MetarPaste text={metar} onType={setMetar} onUse={takeReport} />
-      <div className="source-buttons">
-        <button type="button" className="button-quiet" onClick={() => input.current?.click()}>
-          Read hourly CSV
-        </button>
-        <input
-          ref={input}
-          type="file"
-          accept=".csv,text/csv"
-          className="unseen"
-          tabIndex={-1}
-          aria-label="Hourly CSV file"
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? [];
-            if (chosen) void openFile(chosen);
-            event.target.value = '';
-          }}
-        />
-        <button
-          type="button"
-          className="button-quiet"
-          disabled={busy || !coordinates}
-          onClick={() => void askStation()}
-        >
+      <DropFile
+        label="Hourly CSV file"
+        words="Drop a CSV of hours here, or choose one"
+        onFile={(chosen) => void openFile(chosen)}
+      />
+      <Note>
+        Its first line names its columns: time, temperature, wind and from; gust, humidity and QNH where it
+        has them.
+      </Note>
+      <div className={styles.ways}>
+        <Button variant="default" disabled={busy || !coordinates} onClick={() => void askStation()}>
           Ask the practice station
-        </button>
+        </Button>
         {hours && hours.length > 0 && (
-          <button
-            type="button"
-            className="link"
-            onClick={() => saveFile('hours.csv', 'text/csv', writeHourlyCsv(hours))}
-          >
+          <LinkButton onClick={() => saveFile('hours.csv', 'text/csv', writeHourlyCsv(hours))}>
             Save hours
-          </button>
+          </LinkButton>
         )}
       </div>
-      <p className="panel-note">
-        A file’s first line names its columns: time, temperature, wind and from; gust, humidity and QNH where
-        it has them. The practice station makes its weather up
+      <Note>
+        The practice station makes its weather up
         {coordinates ? '.' : ', for the coordinates of a place: enter them first.'}
-      </p>
+      </Note>
       {file && (
         <FileRead
           file={file}
@@ -125,32 +114,26 @@ export function WeatherSources({ conditions, onAsk }: Props) {
         />
       )}
       {madeUp && (
-        <p className="hours-said" role="status">
+        <div className={styles.told} role="status">
           <b>Practice, made up:</b> <HoursInWords hours={madeUp} />{' '}
-          <button
-            type="button"
-            className="link"
-            onClick={() => takeHours(madeUp, { name: practiceStation, practice: true })}
-          >
+          <LinkButton onClick={() => takeHours(madeUp, { name: practiceStation, practice: true })}>
             Use these hours
-          </button>
-        </p>
+          </LinkButton>
+        </div>
       )}
       {hours && hours.length > 0 && (
-        <p className="hours-said">
+        <div className={styles.told}>
           In use: <HoursInWords hours={hours} />
           {hoursFrom && `, from ${hoursFrom.practice ? 'the practice station' : hoursFrom.name}`}.{' '}
-          <button type="button" className="link" onClick={() => takeHours(null, null)}>
-            Remove hours
-          </button>
-        </p>
+          <LinkButton onClick={() => takeHours(null, null)}>Remove hours</LinkButton>
+        </div>
       )}
-    </>
+    </PanelPart>
   );
 }
 
 interface FileReadProps {
-  readonly file: File;
+  readonly file: ReadFile;
   readonly onUse: (hours: readonly HourlyWeather[]) => void;
 }
 
@@ -158,24 +141,22 @@ function FileRead({ file, onUse }: FileReadProps) {
   const { outcome, name } = file;
   if (!outcome.ok)
     return (
-      <p className="field-problem" role="alert">
+      <Wrong>
         {name}: <Say sentence={outcome.refusal} />
-      </p>
+      </Wrong>
     );
   const { hours, problems } = outcome.value;
   return (
-    <div className="hours-said" role="status">
+    <div className={styles.told} role="status">
       <b>{name}</b>: <HoursInWords hours={hours} />{' '}
-      <button type="button" className="link" onClick={() => onUse(hours)}>
-        Use these hours
-      </button>
+      <LinkButton onClick={() => onUse(hours)}>Use these hours</LinkButton>
       {problems.length > 0 && (
         <>
-          <p className="danger">
+          <Warning>
             {problems.length === 1
               ? 'One cell is wrong and its row is left out:'
               : `${problems.length} cells are wrong and their rows are left out:`}
-          </p>
+          </Warning>
           <ul>
             {problems.slice(0, 8).map(({ line, column, message }) => (
               <li key={`${line} ${column}`}>

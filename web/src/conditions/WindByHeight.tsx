@@ -1,9 +1,13 @@
 import type { ConditionsRecord } from '@acorn-tally/core';
+import { Table } from '@mantine/core';
+import { airAt } from '../answers/air';
 import { Say } from '../fields/Say';
+import { PanelPart } from '../parts/SidePanel';
+import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
 import { useAircraft } from '../state/current';
 import { useWriter } from '../state/units';
-import { airAt } from './air';
+import styles from './WindByHeight.module.css';
 
 const usualHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
 
@@ -20,46 +24,46 @@ export function WindByHeight({ conditions }: { readonly conditions: ConditionsRe
   const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal : null;
   const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
   return (
-    <>
-      <h3 className="panel-part">Up there</h3>
+    <PanelPart title="Up there">
       {refusal ? (
-        <p className="danger">
+        <Warning>
           <Say sentence={refusal} />
-        </p>
+        </Warning>
       ) : (
-        <table className="wind-rows">
-          <thead>
-            <tr>
-              <th>height</th>
-              <th aria-hidden />
-              <th>wind</th>
-              <th>gusts</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table className={styles.table}>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">height</Table.Th>
+              <Table.Td />
+              <Table.Th scope="col" data-figure>
+                wind
+              </Table.Th>
+              <Table.Th scope="col" data-figure>
+                gusts
+              </Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {[...rows].reverse().map(
               ({ heightM, air }) =>
                 air.ok && (
-                  <tr key={heightM} className={heightM === workingM ? 'wind-working' : undefined}>
-                    <td>
+                  <Table.Tr key={heightM} className={heightM === workingM ? styles.working : undefined}>
+                    <Table.Th scope="row">
                       {write('distance', heightM)}
                       {heightM === workingM && ' (working)'}
-                    </td>
-                    <td className="wind-bar">
-                      <i
-                        style={{ width: `${(air.value.gustMps / strongest) * 100}%` }}
-                        className="wind-gust"
-                      />
+                    </Table.Th>
+                    <Table.Td className={styles.bar}>
+                      <i data-gust style={{ width: `${(air.value.gustMps / strongest) * 100}%` }} />
                       <i style={{ width: `${(air.value.windMps / strongest) * 100}%` }} />
-                    </td>
-                    <td>{write('speed', air.value.windMps, 1)}</td>
-                    <td>{write('speed', air.value.gustMps, 1)}</td>
-                  </tr>
+                    </Table.Td>
+                    <Table.Td data-figure>{write('speed', air.value.windMps, 1)}</Table.Td>
+                    <Table.Td data-figure>{write('speed', air.value.gustMps, 1)}</Table.Td>
+                  </Table.Tr>
                 ),
             )}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       )}
-    </>
+    </PanelPart>
   );
 }

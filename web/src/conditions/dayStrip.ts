@@ -1,4 +1,5 @@
-import { type Coordinates, type HourlyWeather, type Light, lightAt, sunTimes } from '@acorn-tally/core';
+import { type Coordinates, type HourlyWeather, type Light, sunTimes } from '@acorn-tally/core';
+import { lightBetween } from '../answers/light';
 import type { Clock } from '../state/clock';
 
 /** Part of a day in one light; minutes by the clocks of the place, since midnight. */
@@ -58,18 +59,12 @@ export function daysWithHours(hours: readonly HourlyWeather[], clock: Clock): st
 /** The light of one day, from midnight to midnight, without gaps. */
 export function lightOfDay(day: string, coordinates: Coordinates, clock: Clock): LightSpan[] {
   const [startMs, endMs] = boundsOf(day, clock);
-  const times = sunTimes(new Date((startMs + endMs) / 2).toISOString(), coordinates);
-  const edges = [times.dawn, times.rise, times.lowUntil, times.lowFrom, times.set, times.dusk]
-    .map((at) => (at === null ? Number.NaN : Date.parse(at)))
-    .filter((ms) => ms > startMs && ms < endMs);
-  const bounds = [startMs, ...edges.sort((a, b) => a - b), endMs];
   const share = (ms: number) => ((ms - startMs) / (endMs - startMs)) * minutesADay;
-  return bounds.slice(1).flatMap((toMs, i) => {
-    const fromMs = bounds[i] as number;
-    const middle = new Date((fromMs + toMs) / 2).toISOString();
-    if (!(toMs > fromMs)) return [];
-    return [{ fromMin: share(fromMs), toMin: share(toMs), light: lightAt(middle, coordinates) }];
-  });
+  return lightBetween(startMs, endMs, coordinates).map(({ fromMs, toMs, light }) => ({
+    fromMin: share(fromMs),
+    toMin: share(toMs),
+    light,
+  }));
 }
 
 /** When the light changes, in words, in the order of the day; empty in the endless night or day. */

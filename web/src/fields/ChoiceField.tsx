@@ -1,38 +1,25 @@
-import { useId } from 'react';
-import './fields.css';
+import { Select } from '@mantine/core';
+import { fieldProps, type Standing } from './shape';
 
-interface Props<Value extends string> {
+interface Props<Value extends string> extends Standing {
   readonly label: string;
   readonly value: Value;
   readonly options: readonly { readonly value: Value; readonly label: string }[];
   readonly onChange: (value: Value) => void;
-  readonly stacked?: boolean;
-  /** In a table, whose heading is the label for those who see it. */
-  readonly bare?: boolean;
+  readonly hint?: string;
 }
 
-/** One of a few, in a native list: quick by keyboard and on a phone. */
-export function ChoiceField<Value extends string>({
-  label,
-  value,
-  options,
-  onChange,
-  stacked,
-  bare,
-}: Props<Value>) {
-  const id = useId();
+/** One of a few, opened by tap, click or arrow key. */
+export function ChoiceField<Value extends string>(props: Props<Value>) {
+  const { label, value, options, onChange, hint } = props;
   return (
-    <div className={`field${bare ? ' field-bare' : stacked ? ' field-stacked' : ''}`}>
-      <label htmlFor={id}>{label}</label>
-      <span className="field-value field-choice">
-        <select id={id} value={value} onChange={(event) => onChange(event.target.value as Value)}>
-          {options.map((option) => (
-            <option key={option.value} value={option.value}>
-              {option.label}
-            </option>
-          ))}
-        </select>
-      </span>
-    </div>
+    <Select
+      {...fieldProps(props, 'choice')}
+      label={label}
+      description={hint}
+      data={[...options]}
+      value={value}
+      onChange={(picked) => picked !== null && onChange(picked as Value)}
+    />
   );
 }

@@ -9,16 +9,17 @@ import {
   violation,
   withUnit,
 } from '@acorn-tally/core';
-import { Button, Slider } from '@mantine/core';
-import { type KeyboardEvent, useId, useMemo } from 'react';
+import { Button, Slider, TextInput } from '@mantine/core';
+import { type KeyboardEvent, type ReactNode, useMemo } from 'react';
 import { useChosen } from '../state/chosen';
-import './fields.css';
+import styles from './field.module.css';
+import { fieldProps, type Standing } from './shape';
 import { useTyped } from './useTyped';
 
 /** Thousands and decimals as they are written where the pilot lives. */
 const marks = marksOf(navigator.language);
 
-interface Props<Value extends number | null> {
+interface Props<Value extends number | null> extends Standing {
   readonly quantity: Quantity;
   /** SI. */
   readonly value: Value;
@@ -28,12 +29,11 @@ interface Props<Value extends number | null> {
   readonly assumed?: number | null;
   /** Said under the label, for example what an empty field means. */
   readonly hint?: string;
-  readonly stacked?: boolean;
-  /** In a table, whose heading is the label for those who see it. */
-  readonly bare?: boolean;
-  /** Says that the field is empty, once the form it stands in was sent. */
-  readonly missing?: boolean;
-  /** The field a drawer opens on. */
+  /** What the form it stands in finds wrong with it. */
+  readonly error?: ReactNode;
+  /** In a row of fields of one unit, which need not each show it. */
+  readonly unitUnseen?: boolean;
+  /** The field a drawer opens on, where that is not its first. */
   readonly first?: boolean;
   /** A slider under it, over the part of the range that is used most, in SI. */
   readonly slider?: { readonly min: number; readonly max: number };
@@ -45,90 +45,78 @@ interface Props<Value extends number | null> {
  * down arrows step; a slider is for trying out.
  */
 export function QuantityField<Value extends number | null>(props: Props<Value>) {
-  const { value, onChange, assumed } = props;
+  const { value, onChange, assumed, slider } = props;
   const units = useChosen((state) => state.units);
   const quantity = useMemo(() => inChosenUnit(props.quantity, units), [props.quantity, units]);
   const { text: draft, type: take, drop, leave } = useTyped<Value>(value, onChange);
-  const id = useId();
   const optional = assumed !== undefined;
+  const shownUnit = props.unitUnseen ? '' : quantity.unit;
   const text = draft ?? (value === null ? '' : shown(quantity, value));
-  const typed = draft ?? (props.missing && value === null ? '' : null);
-  const problem = typed === null ? null : problemOf(quantity, typed, optional);
+  const problem = draft === null ? null : problemOf(quantity, draft, optional);
 
   const type = (text: string) => {
     if (optional && text.trim() === '') return take(text, { value: null as Value });
     const read = readTyped(quantity, text, marks);
     take(text, 'value' in read ? { value: read.value as Value } : read);
   };
+  const set = (si: number) => {
+    drop();
+    onChange(si as Value);
+  };
   const step = (event: KeyboardEvent, direction: 1 | -1) => {
     event.preventDefault();
     const next = stepped(quantity, value ?? assumed ?? quantity.min, direction * (event.shiftKey ? 10 : 1));
-    drop();
-    onChange(next as Value);
+    set(next);
   };
 
   return (
-    <div className={`field${shapeOf(props)}${problem ? ' field-wrong' : ''}`}>
-      <label htmlFor={id}>
-        {props.label ?? quantity.label}
-        {props.hint && <span className="field-hint">{props.hint}</span>}
-      </label>
-      <span className="field-value">
-        <input
-          id={id}
-          value={text}
-          size={Math.max(3, Math.min(9, text.length || placeholder(quantity, assumed).length))}
-          placeholder={placeholder(quantity, assumed)}
-          data-autofocus={props.first || undefined}
-          inputMode="decimal"
-          autoComplete="off"
-          aria-invalid={problem !== null}
-          aria-describedby={problem ? `${id}-problem` : undefined}
-          onFocus={(event) => event.target.select()}
-          onChange={(event) => type(event.target.value)}
-          onBlur={problem === null ? drop : leave}
-          onKeyDown={(event) => {
-            if (event.key === 'ArrowUp') step(event, 1);
-            if (event.key === 'ArrowDown') step(event, -1);
-            if (event.key === 'Escape') drop();
-          }}
-        />
-        {quantity.unit && <span className="field-unit">{quantity.unit}</span>}
-      </span>
-      {props.slider && (
+    <div className={slider && styles.withSlider}>
+      <TextInput
+        {...fieldProps(props)}
+        label={props.label ?? quantity.label}
+        description={props.hint}
+        value={text}
+        placeholder={placeholder(quantity, assumed)}
+        data-autofocus={props.first || undefined}
+        inputMode="decimal"
+        autoComplete="off"
+        error={
+          !problem ? (
+            props.error
+          ) : (
+            <span className={styles.problem}>
+              {problem.message}{' '}
+              {value !== null && <span>Until then {withUnit(quantity, value)} stands.</span>}
+              {problem.either?.map((si) => (
+                <Button key={si} size="compact-xs" variant="default" onClick={() => set(si)}>
+                  {withUnit(quantity, si)}
+                </Button>
+              ))}
+            </span>
+          )
+        }
+        rightSection={shownUnit && <span className={styles.unit}>{shownUnit}</span>}
+        rightSectionWidth={shownUnit ? `calc(${shownUnit.length}ch + 10px)` : 6}
+        rightSectionPointerEvents="none"
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => type(event.currentTarget.value)}
+        onBlur={problem === null ? drop : leave}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowUp') step(event, 1);
+          if (event.key === 'ArrowDown') step(event, -1);
+          if (event.key === 'Escape') drop();
+        }}
+      />
+      {slider && (
         <Slider
-          className="field-slider"
-          size={2}
-          thumbSize={13}
-          label={null}
+          className={styles.slider}
           thumbLabel={`${props.label ?? quantity.label}, slider`}
-          min={wholeSteps(quantity, props.slider.min)}
-          max={wholeSteps(quantity, props.slider.max)}
+          min={wholeSteps(quantity, slider.min)}
+          max={wholeSteps(quantity, slider.max)}
           step={quantity.step}
           value={Number(shown(quantity, value ?? assumed ?? 0))}
-          onChange={(shownValue) => {
-            drop();
-            onChange(fromShownUnit(quantity, shownValue) as Value);
-          }}
+          onChange={(shownValue) => set(fromShownUnit(quantity, shownValue))}
         />
-      )}
-      {problem && (
-        <p className="field-problem" id={`${id}-problem`} role="alert">
-          {problem.message} {value !== null && <span>Until then {withUnit(quantity, value)} stands.</span>}
-          {problem.either?.map((si) => (
-            <Button
-              key={si}
-              size="compact-xs"
-              variant="default"
-              onClick={() => {
-                drop();
-                onChange(si as Value);
-              }}
-            >
-              {withUnit(quantity, si)}
-            </Button>
-          ))}
-        </p>
       )}
     </div>
   );
@@ -142,11 +130,6 @@ function problemOf(quantity: Quantity, typed: string, optional: boolean) {
 
 function placeholder(quantity: Quantity, assumed: number | null | undefined): string {
   return assumed == null ? '–' : shown(quantity, assumed);
-}
-
-function shapeOf({ stacked, bare }: { readonly stacked?: boolean; readonly bare?: boolean }): string {
-  if (bare) return ' field-bare';
-  return stacked ? ' field-stacked' : '';
 }
 
 /** An end of the slider, in the shown unit, on a whole step. */

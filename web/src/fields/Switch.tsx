@@ -1,5 +1,4 @@
-import { useId } from 'react';
-import './fields.css';
+import { SegmentedControl } from '@mantine/core';
 
 interface Props<Value extends string> {
   readonly label: string;
@@ -10,20 +9,5 @@ interface Props<Value extends string> {
 
 /** One of two or three, all in sight; arrow keys go from one to the next. */
 export function Switch<Value extends string>({ label, value, options, onChange }: Props<Value>) {
-  const name = useId();
-  return (
-    <fieldset className="switch" aria-label={label}>
-      {options.map((option) => (
-        <label key={option.value}>
-          <input
-            type="radio"
-            name={name}
-            checked={option.value === value}
-            onChange={() => onChange(option.value)}
-          />
-          {option.label}
-        </label>
-      ))}
-    </fieldset>
-  );
+  return <SegmentedControl<Value> aria-label={label} value={value} data={[...options]} onChange={onChange} />;
 }

@@ -8,6 +8,11 @@ export function turnBackPercent(charge: number): string {
   return `${Math.ceil(charge * 100 - 1e-9)} %`;
 }
 
+/** "36 in 100", of flights. */
+export function inHundred(chance: number): string {
+  return `${Math.round(chance * 100)} in 100`;
+}
+
 /** A share of flights as a pilot says it: 0.9 → "nine in ten", 0.95 → "95 in 100". */
 export function shareInWords(share: number): string {
   const tenths = Math.round(share * 10);

@@ -17,6 +17,8 @@ interface Begun<Value> {
   told: Value;
   /** The last step to undo when the typing began, by its ordinal. */
   readonly stepBefore: number;
+  /** Whether what was typed became steps to undo; in a form that is not sent yet it does not. */
+  isKept: boolean;
 }
 
 /**
@@ -27,18 +29,25 @@ export function useTyped<Value>(value: Value, onChange: (value: Value) => void):
   const [text, setText] = useState<string | null>(null);
   const begun = useRef<Begun<Value> | null>(null);
   const takeBack = (typing: Begun<Value>) => {
-    const undone = useRecords.getState().undoSince(typing.stepBefore);
+    const undone = typing.isKept && useRecords.getState().undoSince(typing.stepBefore);
     if (!undone && typing.told !== typing.before) onChange(typing.before);
     typing.told = typing.before;
   };
   return {
     text,
     type: (next, said) => {
-      begun.current ??= { before: value, told: value, stepBefore: useRecords.getState().sealUndo() };
+      begun.current ??= {
+        before: value,
+        told: value,
+        stepBefore: useRecords.getState().sealUndo(),
+        isKept: false,
+      };
       setText(next);
       if ('message' in said) return takeBack(begun.current);
       begun.current.told = said.value;
       onChange(said.value);
+      const last = useRecords.getState().undoSteps.at(-1);
+      begun.current.isKept ||= last !== undefined && last.ordinal > begun.current.stepBefore;
     },
     drop: () => {
       setText(null);

@@ -1,33 +1,39 @@
 import { type AircraftRecord, aircraftOfClass, classTemplates, usualKeeping } from '@acorn-tally/core';
+import { Button } from '@mantine/core';
 import { IconCopy, IconFileDescription, IconPlane, IconPlaneOff, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
-import { useBusy } from '../app/useBusy';
 import { ChoiceField } from '../fields/ChoiceField';
+import { Choosable } from '../parts/Choosable';
+import { Chosen } from '../parts/Desk';
+import { classInWords } from '../parts/kitWords';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import { useBusy } from '../parts/useBusy';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
-import { classInWords } from './kitWords';
+import styles from './AircraftList.module.css';
 
 interface Props {
   readonly chosen: AircraftRecord;
   readonly onOpenSheet: () => void;
 }
 
-/** Every aircraft, retired ones last; the chosen one has its sheet, can be doubled, retired and removed. */
+/** Every aircraft, retired ones last; the chosen one has its sheet, can be copied, retired and removed. */
 export function AircraftList({ chosen, onOpenSheet }: Props) {
   const { aircraft, add, edit, remove } = useRecords();
   const choose = useChosen((state) => state.choose);
   const { write } = useWriter();
   const { busy, run } = useBusy();
   const inOrder = [...aircraft].sort((a, b) => Number(!!a.retiredOn) - Number(!!b.retiredOn));
-  const double = () =>
+  const copyIt = () =>
     run(async () => {
       const { name, spec, flight, policy } = chosen;
       const copy = `${name} copy`.slice(0, 60);
       const made = await add(
         'aircraft',
         { name: copy, spec: { ...spec, name: copy }, flight, policy },
-        `doubling ${name}`,
+        `copying ${name}`,
       );
       choose({ aircraftId: made.id, batteryId: null });
     });
@@ -37,56 +43,54 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
       chosen.id,
       { retiredOn: chosen.retiredOn ? null : new Date().toISOString() },
       chosen.retiredOn ? `bringing back ${chosen.name}` : `retiring ${chosen.name}`,
+      { offered: true },
     );
   return (
     <>
-      <h2>Aircraft</h2>
-      <ul className="hangar">
-        {inOrder.map((one) => (
-          <li key={one.id} className={one.id === chosen.id ? 'hangar-chosen' : undefined}>
-            <button
-              type="button"
-              className="hangar-line"
-              aria-pressed={one.id === chosen.id}
-              onClick={() => choose({ aircraftId: one.id, batteryId: null })}
-            >
-              <b>{one.name}</b>
-              <small>
-                {write('mass', one.spec.takeoffMassKg)} ·{' '}
-                {Number((one.spec.advertisedFlightTimeS / 60).toFixed(1))} min at{' '}
-                {write('speed', one.spec.advertisedSpeedMps, 1)}
-                {one.retiredOn && ' · retired'}
-              </small>
-            </button>
-            {one.id === chosen.id && (
-              <div className="hangar-actions">
-                <button type="button" className="link" onClick={onOpenSheet}>
-                  <IconFileDescription size={15} aria-hidden /> Spec sheet
-                </button>
-                <button type="button" className="link" onClick={double} disabled={busy}>
-                  <IconCopy size={15} aria-hidden /> Double
-                </button>
-                <button type="button" className="link" onClick={retire}>
-                  {one.retiredOn ? (
-                    <IconPlane size={15} aria-hidden />
-                  ) : (
-                    <IconPlaneOff size={15} aria-hidden />
-                  )}{' '}
-                  {one.retiredOn ? 'Fly again' : 'Retire'}
-                </button>
-                <button
-                  type="button"
-                  className="link"
-                  disabled={busy}
-                  onClick={() => run(() => remove('aircraft', one.id, `removing ${one.name}`))}
-                >
-                  <IconTrash size={15} aria-hidden /> Remove
-                </button>
-              </div>
-            )}
-          </li>
-        ))}
-      </ul>
+      <Chosen title="Aircraft">
+        <ul className={styles.hangar}>
+          {inOrder.map((one) => (
+            <li key={one.id} data-choosable data-chosen={one.id === chosen.id || undefined}>
+              <Choosable
+                chosen={one.id === chosen.id}
+                onChoose={() => choose({ aircraftId: one.id, batteryId: null })}
+              >
+                <b className={styles.name}>{one.name}</b>
+                <small className={styles.box}>
+                  {write('mass', one.spec.takeoffMassKg)} ·{' '}
+                  {Number((one.spec.advertisedFlightTimeS / 60).toFixed(1))} min at{' '}
+                  {write('speed', one.spec.advertisedSpeedMps, 1)}
+                  {one.retiredOn && ' · retired'}
+                </small>
+              </Choosable>
+              {one.id === chosen.id && (
+                <div className={styles.actions}>
+                  <LinkButton onClick={onOpenSheet}>
+                    <IconFileDescription size={15} aria-hidden /> Spec sheet
+                  </LinkButton>
+                  <LinkButton onClick={() => void copyIt()} disabled={busy}>
+                    <IconCopy size={15} aria-hidden /> Copy
+                  </LinkButton>
+                  <LinkButton onClick={retire}>
+                    {one.retiredOn ? (
+                      <IconPlane size={15} aria-hidden />
+                    ) : (
+                      <IconPlaneOff size={15} aria-hidden />
+                    )}{' '}
+                    {one.retiredOn ? 'Fly again' : 'Retire'}
+                  </LinkButton>
+                  <LinkButton
+                    disabled={busy}
+                    onClick={() => void run(() => remove('aircraft', one.id, `removing ${one.name}`))}
+                  >
+                    <IconTrash size={15} aria-hidden /> Remove
+                  </LinkButton>
+                </div>
+              )}
+            </li>
+          ))}
+        </ul>
+      </Chosen>
       <AddAircraft />
     </>
   );
@@ -113,20 +117,17 @@ function AddAircraft() {
       choose({ aircraftId: made.id, batteryId: null });
     });
   return (
-    <>
-      <h2>Add an aircraft</h2>
+    <Chosen title="Add an aircraft">
       <ChoiceField
         label="Class"
         value={name}
         options={classTemplates.map((one) => ({ value: one.name, label: classInWords(one, write) }))}
         onChange={setName}
       />
-      <p className="panel-note">
-        It starts with figures typical of its class. Write what your own box says over them.
-      </p>
-      <button type="button" className="button" onClick={addIt} disabled={busy}>
+      <Note>It starts with figures typical of its class. Write what your own box says over them.</Note>
+      <Button onClick={() => void addIt()} disabled={busy}>
         Add an aircraft
-      </button>
-    </>
+      </Button>
+    </Chosen>
   );
 }

@@ -7,10 +7,13 @@ import {
   usualDaysToStorage,
 } from '@acorn-tally/core';
 import { ChoiceField } from '../fields/ChoiceField';
+import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { Fields } from '../parts/Fields';
 import { useClock } from '../state/clock';
-import { usePackEdit } from './usePackEdit';
+import { usePackEdit } from '../state/usePackEdit';
+import styles from './BatteryDetails.module.css';
 
 interface Props {
   readonly battery: BatteryRecord;
@@ -30,11 +33,12 @@ export function BatteryDetails({ battery, packNow }: Props) {
   const { pack, keeping } = battery;
   const fields = ranges.battery;
   return (
-    <fieldset className="details-grid" aria-label={`${battery.label} in detail`}>
-      <TextField
+    <Fields className={styles.grid} label={`${battery.label} in detail`}>
+      <MomentField
         stacked
+        withTime
+        optional
         label="Charge read at"
-        type="datetime-local"
         hint={(keeping?.chargedAt && clock.note(keeping.chargedAt)) || undefined}
         value={keeping?.chargedAt ? clock.field(keeping.chargedAt) : ''}
         onChange={(at) =>
@@ -98,21 +102,21 @@ export function BatteryDetails({ battery, packNow }: Props) {
           changePack({ chemistry: value === 'told' ? null : (value as Battery['chemistry']) }, 'chemistry')
         }
       />
-      <TextField
+      <MomentField
         stacked
+        optional
         label="Bought"
-        type="date"
         value={keeping?.boughtOn ?? ''}
         onChange={(day) => changeKeeping({ boughtOn: day || null }, 'day it was bought')}
       />
-      <TextField
+      <MomentField
         stacked
+        optional
         label="Health measured"
-        type="date"
         value={keeping?.healthMeasuredOn ?? ''}
         onChange={(day) => changeKeeping({ healthMeasuredOn: day || null }, 'day of the health test')}
       />
-      <div className="details-notes">
+      <div className={styles.notes}>
         <TextField
           stacked
           label="Notes"
@@ -121,6 +125,6 @@ export function BatteryDetails({ battery, packNow }: Props) {
           onChange={(notes) => changeKeeping({ notes: notes || null }, 'notes')}
         />
       </div>
-    </fieldset>
+    </Fields>
   );
 }

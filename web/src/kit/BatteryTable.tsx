@@ -6,6 +6,7 @@ import {
   isFlown,
   takeoffCharge,
 } from '@acorn-tally/core';
+import { Table, UnstyledButton } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconChevronDown, IconChevronRight } from '@tabler/icons-react';
 import {
   flexRender,
@@ -18,13 +19,16 @@ import {
   useReactTable,
 } from '@tanstack/react-table';
 import { Fragment, type KeyboardEvent, useMemo, useState } from 'react';
-import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
 import { TextField } from '../fields/TextField';
+import { IconButton } from '../parts/IconButton';
+import { Note } from '../parts/Note';
+import { Wide } from '../parts/Wide';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { BatteryDetails } from './BatteryDetails';
 import { columnsFor, type Line } from './batteryColumns';
+import styles from './KitTable.module.css';
 import { SelectionBar } from './SelectionBar';
 
 interface Props {
@@ -66,7 +70,7 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
   const selected = table.getFilteredSelectedRowModel().rows.map(({ original }) => original.battery);
   return (
     <section aria-label="Batteries">
-      <div className="kit-tools">
+      <div className={styles.tools}>
         <ChoiceField
           stacked
           label="Batteries of"
@@ -87,35 +91,34 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
         <SelectionBar aircraft={chosen} selected={selected} onDone={() => setSelection({})} />
       </div>
       <Wide label="Table of batteries">
-        <table className="kit-table" onKeyDown={downOnEnter}>
-          <thead>
+        <Table className={styles.table} onKeyDown={downOnEnter}>
+          <Table.Thead>
             {table.getHeaderGroups().map((group) => (
-              <tr key={group.id}>
+              <Table.Tr key={group.id}>
                 {group.headers.map((header) => (
-                  <th
+                  <Table.Th
                     key={header.id}
                     scope="col"
-                    className={`kit-${header.column.id}`}
                     aria-sort={sortWords[String(header.column.getIsSorted())]}
                   >
                     {header.column.getCanSort() ? (
-                      <button type="button" onClick={header.column.getToggleSortingHandler()}>
+                      <UnstyledButton onClick={header.column.getToggleSortingHandler()}>
                         {flexRender(header.column.columnDef.header, header.getContext())}
                         {header.column.getIsSorted() === 'asc' && <IconArrowUp size={13} aria-hidden />}
                         {header.column.getIsSorted() === 'desc' && <IconArrowDown size={13} aria-hidden />}
-                      </button>
+                      </UnstyledButton>
                     ) : (
                       flexRender(header.column.columnDef.header, header.getContext())
                     )}
-                  </th>
+                  </Table.Th>
                 ))}
-                <th scope="col">
-                  <span className="unseen">Details</span>
-                </th>
-              </tr>
+                <Table.Th scope="col">
+                  <span data-unseen>Details</span>
+                </Table.Th>
+              </Table.Tr>
             ))}
-          </thead>
-          <tbody>
+          </Table.Thead>
+          <Table.Tbody>
             {rows.map((row) => (
               <Fragment key={row.id}>
                 <TableRow
@@ -124,18 +127,18 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
                   onToggle={() => setOpenId(openId === row.id ? null : row.id)}
                 />
                 {openId === row.id && (
-                  <tr className="kit-details">
-                    <td colSpan={row.getVisibleCells().length + 1}>
+                  <Table.Tr className={styles.details}>
+                    <Table.Td colSpan={row.getVisibleCells().length + 1}>
                       <BatteryDetails battery={row.original.battery} packNow={row.original.packNow} />
-                    </td>
-                  </tr>
+                    </Table.Td>
+                  </Table.Tr>
                 )}
               </Fragment>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </Wide>
-      {rows.length === 0 && <p className="panel-note">{noneInWords(search, chosen.name)}</p>}
+      {rows.length === 0 && <Note>{noneInWords(search, chosen.name)}</Note>}
     </section>
   );
 }
@@ -157,29 +160,21 @@ function TableRow({
 }) {
   const { battery } = row.original;
   return (
-    <tr className={isFlown(battery.keeping) ? undefined : 'kit-out'}>
+    <Table.Tr className={isFlown(battery.keeping) ? undefined : styles.out}>
       {row.getVisibleCells().map((cell) => (
-        <td
-          key={cell.id}
-          className={`kit-${cell.column.id}`}
-          data-column={cell.column.id}
-          data-heading={cell.column.columnDef.header}
-        >
+        <Table.Td key={cell.id} data-column={cell.column.id} data-heading={cell.column.columnDef.header}>
           {flexRender(cell.column.columnDef.cell, cell.getContext())}
-        </td>
+        </Table.Td>
       ))}
-      <td className="kit-more">
-        <button
-          type="button"
-          className="icon-button"
-          aria-expanded={open}
-          aria-label={`${battery.label} in detail`}
+      <Table.Td data-column="more">
+        <IconButton
+          icon={open ? IconChevronDown : IconChevronRight}
+          label={`${battery.label} in detail`}
+          expanded={open}
           onClick={onToggle}
-        >
-          {open ? <IconChevronDown size={16} aria-hidden /> : <IconChevronRight size={16} aria-hidden />}
-        </button>
-      </td>
-    </tr>
+        />
+      </Table.Td>
+    </Table.Tr>
   );
 }
 
@@ -220,11 +215,11 @@ function searched({ battery, aircraft }: Line): string {
 /** Enter goes to the same column of the next row, as in any table of figures; Shift-Enter goes back. */
 function downOnEnter(event: KeyboardEvent<HTMLTableElement>): void {
   if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
-  if (event.target.type === 'checkbox') return;
+  if (event.target.type === 'checkbox' || event.target.readOnly) return;
   const cell = event.target.closest('td');
   const cells = [
     ...event.currentTarget.querySelectorAll<HTMLElement>(`td[data-column="${cell?.dataset.column}"]`),
   ];
   const next = cells[cells.indexOf(cell as HTMLElement) + (event.shiftKey ? -1 : 1)];
-  next?.querySelector<HTMLElement>('input, select')?.focus();
+  next?.querySelector<HTMLElement>('input')?.focus();
 }

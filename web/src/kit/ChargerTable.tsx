@@ -10,17 +10,24 @@ import {
   powerSources,
   takeoffCharge,
 } from '@acorn-tally/core';
+import { Button, Table } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
-import { useBusy } from '../app/useBusy';
-import { Wide } from '../app/Wide';
 import { ChoiceField } from '../fields/ChoiceField';
+import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { Headline } from '../parts/Headline';
+import { IconButton } from '../parts/IconButton';
+import { Note } from '../parts/Note';
+import { useBusy } from '../parts/useBusy';
+import { Wide } from '../parts/Wide';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { type Clock, useClock } from '../state/clock';
 import { useFlownBatteriesOf } from '../state/current';
 import { useRecords } from '../state/records';
+import styles from './ChargerTable.module.css';
+import table from './KitTable.module.css';
 
 interface Props {
   readonly chosen: AircraftRecord;
@@ -46,43 +53,47 @@ export function ChargerTable({ chosen, conditions }: Props) {
       await add('chargers', { name, charger: usualCharger }, `adding ${name}`);
     });
   return (
-    <section className="chargers" aria-label="Chargers">
-      <div className="headline">
-        <h2 className="section-title">Chargers</h2>
-        <p>constant current to 80 %, then it tapers: the last fifth takes over a third of the time</p>
-        <button type="button" className="button-quiet push" onClick={addIt} disabled={busy}>
-          Add a charger
-        </button>
-      </div>
+    <section className={styles.chargers} aria-label="Chargers">
+      <Headline
+        second
+        title="Chargers"
+        end={
+          <Button variant="default" onClick={() => void addIt()} disabled={busy}>
+            Add a charger
+          </Button>
+        }
+      >
+        constant current to 80 %, then it tapers: the last fifth takes over a third of the time
+      </Headline>
       {chargers.length === 0 ? (
-        <p className="panel-note">No charger yet. Its label says how many minutes empty to full take.</p>
+        <Note>No charger yet. Its label says how many minutes empty to full take.</Note>
       ) : (
         <Wide label="Table of chargers">
-          <table className="kit-table">
-            <thead>
-              <tr>
-                <th scope="col">Charger</th>
-                <th scope="col">Packs at once</th>
-                <th scope="col">Empty to full</th>
-                <th scope="col">From</th>
-                <th scope="col">Until</th>
-                <th scope="col">25 → 100 %</th>
-                <th scope="col">
+          <Table className={table.table}>
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th scope="col">Charger</Table.Th>
+                <Table.Th scope="col">Packs at once</Table.Th>
+                <Table.Th scope="col">Empty to full</Table.Th>
+                <Table.Th scope="col">From</Table.Th>
+                <Table.Th scope="col">Until</Table.Th>
+                <Table.Th scope="col">25 → 100 %</Table.Th>
+                <Table.Th scope="col">
                   {packs.length === 0
                     ? `All of ${chosen.name}`
                     : `${packs.length} of ${chosen.name} not full`}
-                </th>
-                <th scope="col">
-                  <span className="unseen">Remove</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
+                </Table.Th>
+                <Table.Th scope="col">
+                  <span data-unseen>Remove</span>
+                </Table.Th>
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
               {chargers.map((record) => (
                 <ChargerRow key={record.id} record={record} packs={packs} from={conditions.at} />
               ))}
-            </tbody>
-          </table>
+            </Table.Tbody>
+          </Table>
         </Wide>
       )}
     </section>
@@ -107,8 +118,8 @@ function ChargerRow({ record, packs, from }: RowProps) {
     edit('chargers', record.id, { charger: { ...charger, ...part } }, `${what} of ${name}`);
   const [landed] = chargingRound(charger, [{ label: '', charge: 0.25 }]);
   return (
-    <tr>
-      <td>
+    <Table.Tr>
+      <Table.Td>
         <TextField
           bare
           label={`Name of ${name}`}
@@ -116,8 +127,8 @@ function ChargerRow({ record, packs, from }: RowProps) {
           problem={(text) => nameProblem('Name', text)}
           onChange={(next) => edit('chargers', record.id, { name: next }, `name of ${name}`)}
         />
-      </td>
-      <td>
+      </Table.Td>
+      <Table.Td>
         <QuantityField
           bare
           label={`Packs at once on ${name}`}
@@ -125,8 +136,8 @@ function ChargerRow({ record, packs, from }: RowProps) {
           value={charger.atOnce}
           onChange={(atOnce) => change({ atOnce }, 'packs at once')}
         />
-      </td>
-      <td>
+      </Table.Td>
+      <Table.Td>
         <QuantityField
           bare
           label={`Empty to full on ${name}`}
@@ -134,8 +145,8 @@ function ChargerRow({ record, packs, from }: RowProps) {
           value={charger.emptyToFullS}
           onChange={(emptyToFullS) => change({ emptyToFullS }, 'minutes')}
         />
-      </td>
-      <td>
+      </Table.Td>
+      <Table.Td>
         <ChoiceField
           bare
           label={`Power of ${name}`}
@@ -143,30 +154,32 @@ function ChargerRow({ record, packs, from }: RowProps) {
           options={powerSources.map((value) => ({ value, label: value }))}
           onChange={(power) => change({ power }, 'power')}
         />
-      </td>
-      <td>
-        <TextField
+      </Table.Td>
+      <Table.Td data-column="until">
+        <MomentField
           bare
+          withTime
+          optional
           label={`Power of ${name} until`}
-          type="datetime-local"
           value={charger.powerUntil ? clock.field(charger.powerUntil) : ''}
           onChange={(at) => change({ powerUntil: clock.read(at) }, 'end of the power')}
         />
-      </td>
-      <td data-heading="25 → 100 %">{minutesAndSeconds(landed?.endsS ?? 0)} min</td>
-      <td data-heading="All packs">{allInWords(charger, packs, from, clock)}</td>
-      <td>
-        <button
-          type="button"
-          className="icon-button"
+      </Table.Td>
+      <Table.Td data-told data-heading="25 → 100 %">
+        {minutesAndSeconds(landed?.endsS ?? 0)} min
+      </Table.Td>
+      <Table.Td data-told data-heading="All packs">
+        {allInWords(charger, packs, from, clock)}
+      </Table.Td>
+      <Table.Td>
+        <IconButton
+          icon={IconTrash}
+          label={`Remove ${name}`}
           disabled={busy}
-          onClick={() => run(() => remove('chargers', record.id, `removing ${name}`))}
-          aria-label={`Remove ${name}`}
-        >
-          <IconTrash size={16} aria-hidden />
-        </button>
-      </td>
-    </tr>
+          onClick={() => void run(() => remove('chargers', record.id, `removing ${name}`))}
+        />
+      </Table.Td>
+    </Table.Tr>
   );
 }
 

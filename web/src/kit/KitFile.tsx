@@ -8,13 +8,18 @@ import {
   writeKitCsv,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import { useRef, useState } from 'react';
-import { SidePanel } from '../app/SidePanel';
-import { saveFile } from '../app/saveFile';
-import { useBusy } from '../app/useBusy';
+import { useState } from 'react';
 import { Say } from '../fields/Say';
+import { DropFile } from '../parts/DropFile';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import { PanelPart, SidePanel } from '../parts/SidePanel';
+import { saveFile } from '../parts/saveFile';
+import { useBusy } from '../parts/useBusy';
+import { Wrong } from '../parts/Wrong';
 import { useClock } from '../state/clock';
 import { useRecords } from '../state/records';
+import styles from './KitFile.module.css';
 
 interface Props {
   readonly aircraft: readonly AircraftRecord[];
@@ -31,7 +36,7 @@ interface Read {
 /** The batteries out to a CSV file and in from one; what a file would change is shown before it does. */
 export function KitFile({ aircraft, batteries, usual }: Props) {
   const clock = useClock();
-  const input = useRef<HTMLInputElement>(null);
+  const [opened, setOpened] = useState(false);
   const [read, setRead] = useState<Read | null>(null);
   const nameOf = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
   const save = () =>
@@ -47,32 +52,24 @@ export function KitFile({ aircraft, batteries, usual }: Props) {
         })),
       ),
     );
-  const open = async (file: File | undefined) => {
-    if (file)
-      setRead({ name: file.name, outcome: readKitCsv(await file.text(), usual.name, clock.timeZone) });
-    if (input.current) input.current.value = '';
+  const open = async (file: File) =>
+    setRead({ name: file.name, outcome: readKitCsv(await file.text(), usual.name, clock.timeZone) });
+  const close = () => {
+    setOpened(false);
+    setRead(null);
   };
   return (
-    <span className="kit-files">
-      <button type="button" className="link" onClick={save}>
-        Export CSV
-      </button>
-      <button type="button" className="link" onClick={() => input.current?.click()}>
-        Import CSV
-      </button>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,text/csv,text/plain"
-        aria-label="CSV file of batteries"
-        className="unseen"
-        tabIndex={-1}
-        onChange={(event) => void open(event.target.files?.[0])}
-      />
-      <SidePanel title="Import batteries" opened={read !== null} onClose={() => setRead(null)}>
-        {read && (
-          <Preview read={read} aircraft={aircraft} batteries={batteries} onClose={() => setRead(null)} />
-        )}
+    <span className={styles.files}>
+      <LinkButton onClick={save}>Export CSV</LinkButton>
+      <LinkButton onClick={() => setOpened(true)}>Import CSV</LinkButton>
+      <SidePanel title="Import batteries" opened={opened} onClose={close}>
+        <DropFile
+          label="CSV file of batteries"
+          words="Drop a CSV of batteries here, or choose one"
+          onFile={(file) => void open(file)}
+        />
+        <Note>Its first line names its columns, as in the file that Export CSV writes.</Note>
+        {read && <Preview read={read} aircraft={aircraft} batteries={batteries} onClose={close} />}
       </SidePanel>
     </span>
   );
@@ -88,9 +85,9 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
   const { busy, run } = useBusy();
   if (!read.outcome.ok) {
     return (
-      <p className="field-problem" role="alert">
+      <Wrong>
         {read.name}: <Say sentence={read.outcome.refusal} />
-      </p>
+      </Wrong>
     );
   }
   const { lines, problems } = read.outcome.value;
@@ -114,14 +111,13 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
   const count = fresh.length + known.length;
   return (
     <>
-      <p className="panel-note">{read.name}</p>
+      <Note>{read.name}</Note>
       <Part title="New" labels={fresh.map(({ line }) => line.label)} />
       <Part title="Known, written over" labels={known.map(({ line }) => line.label)} />
       {(problems.length > 0 || strange.length > 0) && (
-        <>
-          <h3 className="panel-part">Left out</h3>
+        <PanelPart title="Left out">
           <div role="alert">
-            <ul className="kit-problems">
+            <ul className={styles.problems}>
               {problems.map(({ line, column, message }) => (
                 <li key={`${line} ${column}`}>
                   Line {line}, {column}: {message}
@@ -134,9 +130,9 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
               ))}
             </ul>
           </div>
-        </>
+        </PanelPart>
       )}
-      <Button fullWidth mt="md" onClick={take} loading={busy} disabled={count === 0}>
+      <Button fullWidth mt="md" onClick={() => void take()} loading={busy} disabled={count === 0}>
         {count === 1 ? 'Take one battery' : `Take ${count} batteries`}
       </Button>
     </>
@@ -146,12 +142,9 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
 function Part({ title, labels }: { readonly title: string; readonly labels: readonly string[] }) {
   if (labels.length === 0) return null;
   return (
-    <>
-      <h3 className="panel-part">
-        {title}: {labels.length}
-      </h3>
-      <p className="kit-labels">{labels.join(', ')}</p>
-    </>
+    <PanelPart title={`${title}: ${labels.length}`}>
+      <div>{labels.join(', ')}</div>
+    </PanelPart>
   );
 }
 

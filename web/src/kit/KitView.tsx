@@ -1,5 +1,8 @@
 import { type AircraftRecord, type BatteryRecord, isFlown } from '@acorn-tally/core';
 import { useState } from 'react';
+import { Desk } from '../parts/Desk';
+import { Headline } from '../parts/Headline';
+import { SpecSheetDrawer } from '../parts/SpecSheetDrawer';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useConditions } from '../state/current';
@@ -7,10 +10,7 @@ import { useRecords } from '../state/records';
 import { AircraftList } from './AircraftList';
 import { BatteryTable } from './BatteryTable';
 import { ChargerTable } from './ChargerTable';
-import { FirstSteps } from './FirstSteps';
 import { KitFile } from './KitFile';
-import { SpecSheetDrawer } from './SpecSheetDrawer';
-import './kit.css';
 
 /** The aircraft with their spec sheets, every pack as it will be at the ribbon’s hour, and the chargers. */
 export function KitView() {
@@ -19,26 +19,24 @@ export function KitView() {
   const { aircraftId } = useChosen();
   const [sheetOpen, setSheetOpen] = useState(false);
   if (!conditions) return null;
-  if (aircraft.length === 0) return <FirstSteps conditions={conditions} />;
-  const chosen = aircraft.find(({ id }) => id === aircraftId) ?? (aircraft[0] as AircraftRecord);
+  const chosen = aircraft.find(({ id }) => id === aircraftId) ?? aircraft[0];
+  if (!chosen) return null;
   return (
-    <div className="desk kit-desk">
-      <aside className="desk-left" aria-label="Aircraft">
-        <AircraftList chosen={chosen} onOpenSheet={() => setSheetOpen(true)} />
-      </aside>
-      <main className="desk-main">
-        <div className="headline">
-          <h1>{headline(aircraft, batteries)}</h1>
-          <p>packs as they will be on {clockAt(conditions).format(conditions.at, 'ddd D MMM, HH:mm')}</p>
-          <div className="push">
-            <KitFile aircraft={aircraft} batteries={batteries} usual={chosen} />
-          </div>
-        </div>
-        <BatteryTable aircraft={aircraft} batteries={batteries} chosen={chosen} conditions={conditions} />
-        <ChargerTable chosen={chosen} conditions={conditions} />
-      </main>
+    <Desk
+      wide
+      label="Aircraft"
+      aside={<AircraftList chosen={chosen} onOpenSheet={() => setSheetOpen(true)} />}
+    >
+      <Headline
+        title={headline(aircraft, batteries)}
+        end={<KitFile aircraft={aircraft} batteries={batteries} usual={chosen} />}
+      >
+        packs as they will be on {clockAt(conditions).format(conditions.at, 'ddd D MMM, HH:mm')}
+      </Headline>
+      <BatteryTable aircraft={aircraft} batteries={batteries} chosen={chosen} conditions={conditions} />
+      <ChargerTable chosen={chosen} conditions={conditions} />
       <SpecSheetDrawer aircraft={chosen} opened={sheetOpen} onClose={() => setSheetOpen(false)} />
-    </div>
+    </Desk>
   );
 }
 

@@ -1,8 +1,11 @@
 import { type AircraftRecord, type BatteryRecord, isFlown } from '@acorn-tally/core';
-import { useBusy } from '../app/useBusy';
+import { Button, Tooltip } from '@mantine/core';
+import { AddBattery } from '../parts/AddBattery';
+import { Fields } from '../parts/Fields';
+import { useBusy } from '../parts/useBusy';
 import { useRecords } from '../state/records';
-import { AddBattery } from './AddBattery';
 import { type QuickAction, quickActions } from './quickActions';
+import styles from './SelectionBar.module.css';
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -32,31 +35,29 @@ export function SelectionBar({ aircraft, selected, onDone }: Props) {
       onDone();
     });
   return (
-    <fieldset className="kit-actions" aria-label="With the chosen batteries">
+    <Fields className={styles.actions} label="With the chosen batteries">
       <AddBattery aircraft={aircraft} />
       {(Object.keys(quickActions) as QuickAction[]).map((action) => (
-        <button
+        <Tooltip
           key={action}
-          type="button"
-          className="button-quiet"
-          disabled={selected.length === 0 || (action !== 'stored' && grounded.length > 0)}
-          title={grounded.length > 0 ? `${grounded[0]?.label} is not flown` : undefined}
-          onClick={() => act(action)}
+          label={`${grounded[0]?.label} is not flown`}
+          disabled={grounded.length === 0 || action === 'stored'}
         >
-          {quickActions[action].name}
-        </button>
+          <Button
+            variant="default"
+            disabled={selected.length === 0 || (action !== 'stored' && grounded.length > 0)}
+            onClick={() => act(action)}
+          >
+            {quickActions[action].name}
+          </Button>
+        </Tooltip>
       ))}
-      <button
-        type="button"
-        className="button-quiet"
-        disabled={selected.length === 0 || busy}
-        onClick={removeAll}
-      >
+      <Button variant="default" disabled={selected.length === 0 || busy} onClick={() => void removeAll()}>
         Remove
-      </button>
-      <span className="kit-count" role="status">
+      </Button>
+      <span className={styles.count} role="status">
         {selected.length === 0 ? 'none chosen' : `${names} chosen`}
       </span>
-    </fieldset>
+    </Fields>
   );
 }

@@ -1,3 +1,4 @@
+import '@mantine/core/styles/Checkbox.css';
 import {
   type BatteryRecord,
   type BatteryState,
@@ -10,17 +11,19 @@ import {
   storageAdvice,
   takeoffCharge,
 } from '@acorn-tally/core';
+import { Checkbox } from '@mantine/core';
 import type { ColumnDef } from '@tanstack/react-table';
 import type { ReactNode } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { chargeInWords, keptPlaceOf, placeNames, storageInWords, whenInWords } from '../parts/kitWords';
 import { believedHealth, likeliest } from '../state/belief';
 import { clockAt, useClock } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
-import { chargeInWords, keptPlaceOf, placeNames, storageInWords, whenInWords } from './kitWords';
-import { usePackEdit } from './usePackEdit';
+import { usePackEdit } from '../state/usePackEdit';
+import styles from './KitTable.module.css';
 
 /** A battery with what follows for it at the ribbon’s hour. */
 export interface Line {
@@ -44,17 +47,15 @@ export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean):
       id: 'pick',
       enableSorting: false,
       header: ({ table }) => (
-        <input
-          type="checkbox"
-          aria-label="Choose all batteries shown"
+        <Checkbox
+          {...pickProps('Choose all batteries shown')}
           checked={table.getIsAllRowsSelected()}
           onChange={table.getToggleAllRowsSelectedHandler()}
         />
       ),
       cell: ({ row }) => (
-        <input
-          type="checkbox"
-          aria-label={`Choose ${row.original.battery.label}`}
+        <Checkbox
+          {...pickProps(`Choose ${row.original.battery.label}`)}
           checked={row.getIsSelected()}
           onChange={row.getToggleSelectedHandler()}
         />
@@ -125,6 +126,14 @@ export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean):
       ({ turn }) => (turn === null ? '–' : turn),
     ),
   ];
+}
+
+/** A box to tick without words beside it; its label lies over it, as large as a finger. */
+function pickProps(label: string) {
+  return {
+    label: <span data-unseen>{label}</span>,
+    classNames: { root: styles.pick, inner: styles.pickBox, label: styles.pickLabel },
+  };
 }
 
 interface CellProps {
@@ -212,7 +221,7 @@ function NowCell({ battery, packNow, at }: Line & { readonly at: string }) {
   return (
     <>
       <b>{chargeInWords(packNow, coefficients)}</b>
-      <small className={advice.act && isFlown(battery.keeping) ? 'kit-act' : undefined}>
+      <small className={advice.act && isFlown(battery.keeping) ? styles.act : undefined}>
         {advice.act
           ? say(advice)
           : (storageInWords(packNow, coefficients, at, clock) ?? say(advice).toLowerCase())}

@@ -1,8 +1,8 @@
 import type { Battery } from '@acorn-tally/core';
+import { storageInWords, whenInWords } from '../parts/kitWords';
 import { likeliest } from '../state/belief';
 import { clockOf } from '../state/clock';
 import { jay1 } from '../testing/jay';
-import { storageInWords, whenInWords } from './kitWords';
 import { quickActions } from './quickActions';
 
 const at = '2026-11-26T08:40:00Z';
@@ -14,7 +14,7 @@ test('times are told as seen from the hour', () => {
     ['2026-11-26T07:05:00Z', '2026-11-25T23:59:00Z', '2026-11-27T06:00:00Z', '2026-11-23T18:00:00Z'].map(
       (time) => whenInWords(time, at, clock),
     ),
-  ).toEqual(['today 07:05', 'yesterday 23:59', 'tomorrow 06:00', 'Mon 23 Nov, 18:00']);
+  ).toEqual(['that day 07:05', 'the day before 23:59', 'the day after 06:00', 'Mon 23 Nov, 18:00']);
 });
 
 test('a smart pack full on Thursday morning is at storage five days later, and a plain pack never (common practice)', () => {

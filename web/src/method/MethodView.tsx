@@ -10,23 +10,30 @@ import {
   type Refusal,
   unitNamed,
 } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
+import { Anchor, Table } from '@mantine/core';
 import { useMemo } from 'react';
-import { Wide } from '../app/Wide';
+import { shownPlan } from '../answers/planned';
+import { useBandsOf } from '../answers/useBands';
+import { requestFor } from '../answers/useEstimates';
+import { ChartKey } from '../charts/ChartKey';
+import { lazyChart } from '../charts/lazyCharts';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
-
 import { Say } from '../fields/Say';
-import { shownPlan } from '../minutes/planned';
-import { useBandsOf } from '../minutes/useBands';
-import { requestFor } from '../minutes/useEstimates';
+import { Chosen, Desk } from '../parts/Desk';
+import { Empty } from '../parts/Empty';
+import { Headline } from '../parts/Headline';
+import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
+import { Wide } from '../parts/Wide';
 import { beliefAbout } from '../state/belief';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
 import { guesses } from './guesses';
-import { PowerChart } from './PowerChart';
+import styles from './MethodView.module.css';
 import { minuteLines, powerLines } from './powerChart';
 import { stepsOf } from './steps';
-import './method.css';
+
+const PowerChart = lazyChart(() => import('./PowerChart').then((module) => module.PowerChart));
 
 /** How the minutes come about, told with the numbers of the chosen battery: power against airspeed, step by step, and what is guessed. */
 export function MethodView() {
@@ -36,17 +43,20 @@ export function MethodView() {
   const battery = useBattery(batteries);
   if (!aircraft || !battery || !conditions) {
     return (
-      <main className="empty">
-        <h1>Nothing to explain yet</h1>
-        <p>Add an aircraft and a battery in Kit: the method is told with their numbers.</p>
+      <main>
+        <Empty title="Nothing to explain yet">
+          <p>Add an aircraft and a battery in Kit: the method is told with their numbers.</p>
+        </Empty>
       </main>
     );
   }
   return (
-    <div className="desk">
-      <Chooser aircraft={aircraft} batteries={batteries} battery={battery} />
+    <Desk
+      label="Whose numbers"
+      aside={<Chooser aircraft={aircraft} batteries={batteries} battery={battery} />}
+    >
       <Told aircraft={aircraft} battery={battery} conditions={conditions} />
-    </div>
+    </Desk>
   );
 }
 
@@ -56,36 +66,42 @@ interface ChooserProps {
   readonly battery: BatteryRecord;
 }
 
+const contents = [
+  ['power', 'Power against airspeed'],
+  ['steps', 'Step by step'],
+  ['ledger', 'The ledger and the band'],
+  ['guesses', 'What is guessed'],
+] as const;
+
 function Chooser({ aircraft, batteries, battery }: ChooserProps) {
   return (
-    <aside className="desk-left" aria-label="Whose numbers">
-      <h2>Whose numbers</h2>
-      <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
-      <h2>In three sentences</h2>
-      <p className="method-lead">
-        The box tells how much power the aircraft takes. Physics tells what your air, wind, flying and battery
-        make of it. What is guessed is guessed openly, and 512 flights with other guesses give the band.
-      </p>
-      <p className="method-lead">
-        Calculated here or over the interface for programs (<a href="/api/docs">/api/docs</a>), it is the same
-        code and gives the same digits.
-      </p>
-      <h2>On this page</h2>
-      <ul className="method-contents">
-        <li>
-          <a href="#power">Power against airspeed</a>
-        </li>
-        <li>
-          <a href="#steps">Step by step</a>
-        </li>
-        <li>
-          <a href="#ledger">The ledger and the band</a>
-        </li>
-        <li>
-          <a href="#guesses">What is guessed</a>
-        </li>
-      </ul>
-    </aside>
+    <>
+      <Chosen title="Whose numbers">
+        <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
+      </Chosen>
+      <Chosen title="In three sentences">
+        <p className={styles.lead}>
+          The box tells how much power the aircraft takes. Physics tells what your air, wind, flying and
+          battery make of it. What is guessed is guessed openly, and 512 flights with other guesses give the
+          band.
+        </p>
+        <p className={styles.lead}>
+          Calculated here or over the interface for programs (<Anchor href="/api/docs">/api/docs</Anchor>), it
+          is the same code and gives the same digits.
+        </p>
+      </Chosen>
+      <Chosen title="On this page">
+        <ul className={styles.contents}>
+          {contents.map(([id, words]) => (
+            <li key={id}>
+              <Anchor href={`#${id}`} data-alone>
+                {words}
+              </Anchor>
+            </li>
+          ))}
+        </ul>
+      </Chosen>
+    </>
   );
 }
 
@@ -113,14 +129,14 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
     : null;
   const boxClock = minutesAndSeconds(aircraft.spec.advertisedFlightTimeS);
   return (
-    <main className="desk-main">
+    <>
       {curve.ok ? <Power name={aircraft.name} curve={curve.value} /> : <Refused refusal={curve.refusal} />}
       {told.estimate.ok && told.explained.ok ? (
-        <section id="steps">
-          <h2 className="section-title">
-            How {boxClock} on the box become {planned ? minutesAndSeconds(planned.usableS) : '…'} to spend
-          </h2>
-          <ol className="steps">
+        <Section
+          id="steps"
+          title={`How ${boxClock} on the box become ${planned ? minutesAndSeconds(planned.usableS) : '…'} to spend`}
+        >
+          <ol className={styles.steps}>
             {stepsOf({
               aircraft,
               battery,
@@ -134,28 +150,28 @@ function Told({ aircraft, battery, conditions }: ToldProps) {
                 <p>
                   <Say sentence={says} />
                 </p>
-                <p className="step-rule">
+                <p className={styles.rule}>
                   {rule}
                   <cite>{source}</cite>
                 </p>
               </li>
             ))}
           </ol>
-        </section>
+        </Section>
       ) : (
         !told.estimate.ok && curve.ok && <Refused refusal={told.estimate.refusal} />
       )}
       <LedgerAndBand />
       <Guesses />
-    </main>
+    </>
   );
 }
 
 function Refused({ refusal }: { readonly refusal: Refusal }) {
   return (
-    <p className="danger" role="alert">
-      <IconAlertTriangle size={16} aria-hidden /> <Say sentence={refusal} />
-    </p>
+    <Warning alert>
+      <Say sentence={refusal} />
+    </Warning>
   );
 }
 
@@ -174,40 +190,39 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
     : `makes no way${against}`;
   return (
     <section id="power">
-      <div className="headline">
-        <h1>
-          {name} lasts longest at {speed(today.longest.airspeedMps)}, {farthest}
-        </h1>
-        <p>
-          still air, new battery: {hoverW.toFixed(0)} W in a hover, {box.longest.powerW.toFixed(0)} W at{' '}
-          {speed(box.longest.airspeedMps)}
-        </p>
-        <ul className="chart-key push">
-          <li className="key-today">today</li>
-          <li className="key-box">as on the box</li>
-          <li className="key-longest">lasts longest</li>
-          <li className="key-farthest">goes farthest</li>
-        </ul>
-      </div>
-      <div className="method-charts">
-        <div>
-          <h2 className="section-title">Power</h2>
+      <Headline
+        title={`${name} lasts longest at ${speed(today.longest.airspeedMps)}, ${farthest}`}
+        end={
+          <ChartKey
+            lines={[
+              { words: 'today', colour: 'spend' },
+              { words: 'as on the box', colour: 'home', as: 'dashed' },
+              { words: 'lasts longest', colour: 'ink-soft', as: 'point' },
+              { words: 'goes farthest', colour: 'ink-soft', as: 'diamond' },
+            ]}
+          />
+        }
+      >
+        still air, new battery: {hoverW.toFixed(0)} W in a hover, {box.longest.powerW.toFixed(0)} W at{' '}
+        {speed(box.longest.airspeedMps)}
+      </Headline>
+      <div className={styles.charts}>
+        <Section title="Power">
           <PowerChart
             lines={lines.power}
             unit="W"
             speedUnit={units.speed}
             says={`Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${speed(today.longest.airspeedMps)}.`}
           />
-        </div>
-        <div>
-          <h2 className="section-title">Minutes until the gauge shows 0 %</h2>
+        </Section>
+        <Section title="Minutes until the gauge shows 0 %">
           <PowerChart
             lines={lines.minutes}
             unit="min"
             speedUnit={units.speed}
             says={`Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${speed(today.longest.airspeedMps)}.`}
           />
-        </div>
+        </Section>
       </div>
     </section>
   );
@@ -215,8 +230,7 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
 
 function LedgerAndBand() {
   return (
-    <section id="ledger" className="method-prose">
-      <h2 className="section-title">The ledger and the band</h2>
+    <Section id="ledger" title="The ledger and the band" className={styles.prose}>
       <p>
         The causes in the ledger work on each other: cold costs more when you fly fast. So each is switched on
         in every order there is, and gets the average of what it then takes (Shapley 1953). The lines add up
@@ -233,7 +247,7 @@ function LedgerAndBand() {
         Ground effect is not credited: below two rotor diameters a hover reads long (Cheeseman &amp; Bennett
         1955). A planning aid, not an authority: the aircraft’s own warnings come first.
       </p>
-    </section>
+    </Section>
   );
 }
 
@@ -241,32 +255,31 @@ function Guesses() {
   const { say } = useWriter();
   const rows = useMemo(() => guesses(say), [say]);
   return (
-    <section id="guesses">
-      <h2 className="section-title">What is guessed, and how far off it may be</h2>
+    <Section id="guesses" title="What is guessed, and how far off it may be">
       <Wide label="Guesses">
-        <table className="figures guesses">
-          <thead>
-            <tr>
-              <th scope="col">guess</th>
-              <th scope="col">middle</th>
-              <th scope="col">one deviation</th>
-              <th scope="col">why</th>
-              <th scope="col">to know it better</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table className={styles.guesses}>
+          <Table.Thead>
+            <Table.Tr>
+              {['guess', 'middle', 'one deviation', 'why', 'to know it better'].map((heading) => (
+                <Table.Th key={heading} scope="col">
+                  {heading}
+                </Table.Th>
+              ))}
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {rows.map(({ name, value, spread, because, better }) => (
-              <tr key={name}>
-                <th scope="row">{name}</th>
-                <td>{value}</td>
-                <td>{spread}</td>
-                <td>{because}</td>
-                <td>{better}</td>
-              </tr>
+              <Table.Tr key={name}>
+                <Table.Th scope="row">{name}</Table.Th>
+                <Table.Td className={styles.number}>{value}</Table.Td>
+                <Table.Td className={styles.number}>{spread}</Table.Td>
+                <Table.Td>{because}</Table.Td>
+                <Table.Td>{better}</Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </Wide>
-    </section>
+    </Section>
   );
 }

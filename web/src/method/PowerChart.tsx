@@ -1,6 +1,7 @@
 import type { ChartData, ChartDataset, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
+import styles from '../charts/chart.module.css';
 import { token } from '../charts/setup';
 import type { AirLine, AirLines } from './powerChart';
 
@@ -23,7 +24,7 @@ export function PowerChart({ lines, unit, speedUnit, says }: Props) {
   }, [lines]);
   const options = useMemo(() => optionsFor(unit, speedUnit), [unit, speedUnit]);
   return (
-    <div className="chart method-chart">
+    <div className={styles.chart}>
       <Line data={data} options={options} aria-label={says} />
     </div>
   );

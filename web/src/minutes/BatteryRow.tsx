@@ -12,24 +12,31 @@ import {
   ranges,
   takeoffCharge,
 } from '@acorn-tally/core';
+import { Tooltip, UnstyledButton } from '@mantine/core';
 import { IconAlertTriangle, IconTrash } from '@tabler/icons-react';
-import { useBusy } from '../app/useBusy';
+import { memo } from 'react';
+import { type ShownPlan, shownPlan } from '../answers/planned';
+import { spansOf } from '../answers/spans';
+import type { BatteryEstimate } from '../answers/useEstimates';
 import { Tally } from '../charts/Tally';
 import { ChoiceField } from '../fields/ChoiceField';
-import { turnBackPercent } from '../fields/percent';
+import { inHundred, turnBackPercent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
-import { keptPlaceOf, placeNames } from '../kit/kitWords';
-import { usePackEdit } from '../kit/usePackEdit';
+import { Fields } from '../parts/Fields';
+import { IconButton } from '../parts/IconButton';
+import { keptPlaceOf, placeNames } from '../parts/kitWords';
+import { useBusy } from '../parts/useBusy';
+import { usePhone } from '../parts/usePhone';
+import { Warning } from '../parts/Warning';
 import { packAtTheHour } from '../state/atTheHour';
 import { believedHealth, likeliest } from '../state/belief';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
+import { usePackEdit } from '../state/usePackEdit';
 import type { DrawnAnswer } from '../workers/calculator';
-import { type ShownPlan, shownPlan } from './planned';
-import { spansOf } from './spans';
-import type { BatteryEstimate } from './useEstimates';
+import styles from './BatteryRow.module.css';
 
 interface Props {
   readonly row: BatteryEstimate;
@@ -49,10 +56,11 @@ export function BatteryRow({ row, drawn, fresh, boxS, chosen, conditions, onChoo
   const planned = outcome.ok ? shownPlan(outcome.value, drawn?.band ?? null, fresh) : null;
   const { write } = useWriter();
   const pack = packAtTheHour(battery, conditions);
+  const isPhone = usePhone();
   return (
-    <li className={`row${chosen ? ' row-chosen' : ''}`}>
-      <button type="button" className="row-line" aria-pressed={chosen} onClick={onChoose}>
-        <span className="row-name">
+    <li className={styles.row} data-choosable data-chosen={chosen || undefined}>
+      <UnstyledButton className={styles.line} aria-pressed={chosen} onClick={onChoose}>
+        <span className={styles.name}>
           <b>{battery.label}</b>
           <small>{stateInWords(battery, pack, write)}</small>
         </span>
@@ -63,12 +71,12 @@ export function BatteryRow({ row, drawn, fresh, boxS, chosen, conditions, onChoo
             <Flag advice={drawn?.advice ?? adviceMeanwhile(outcome.value)} />
           </>
         ) : (
-          <span className="row-refused danger">
-            <IconAlertTriangle size={16} aria-hidden /> <Say sentence={outcome.refusal} />
-          </span>
+          <Warning className={styles.refused}>
+            <Say sentence={outcome.refusal} />
+          </Warning>
         )}
-      </button>
-      {chosen && <BatteryFields key={battery.id} battery={battery} pack={pack} />}
+      </UnstyledButton>
+      {chosen && !isPhone && <BatteryFields key={battery.id} battery={battery} conditions={conditions} />}
     </li>
   );
 }
@@ -86,35 +94,28 @@ interface PlanProps {
 
 /** The minutes to plan on, large; the charge to turn back at; and the middle beside them, smaller. */
 function PlanWords({ planned, estimate, drawn }: PlanProps) {
-  const middle = (
-    <small className="row-middle">{minutesAndSeconds(estimate.usableS.p50)} in the middle</small>
-  );
+  const middle = <small>{minutesAndSeconds(estimate.usableS.p50)} in the middle</small>;
   if (!planned) {
     return (
-      <span className="row-minutes">
+      <span className={styles.minutes}>
         <b>–:––</b> <small>reckoning …</small>
         {middle}
       </span>
     );
   }
   return (
-    <span className={`row-minutes${planned.fresh ? '' : ' row-band-old'}`} aria-busy={!planned.fresh}>
+    <span className={styles.minutes} aria-busy={!planned.fresh}>
       <b>{minutesAndSeconds(planned.usableS)}</b>
       {planned.turnBackCharge === null ? (
-        <small className="row-unsafe">
+        <small className={styles.unsafe}>
           do not plan it: {inHundred(drawn?.band.chanceImpossible ?? 0)} fail
         </small>
       ) : (
-        <small className="row-turn">turn back by {turnBackPercent(planned.turnBackCharge)}</small>
+        <small className={styles.turn}>turn back by {turnBackPercent(planned.turnBackCharge)}</small>
       )}
       {middle}
     </span>
   );
-}
-
-/** "36 in 100", of flights that cannot be flown or do not come home with what is held back. */
-export function inHundred(chance: number): string {
-  return `${Math.round(chance * 100)} in 100`;
 }
 
 function stateInWords(battery: BatteryRecord, pack: Battery, write: Writer['write']): string {
@@ -127,26 +128,28 @@ function stateInWords(battery: BatteryRecord, pack: Battery, write: Writer['writ
 function Flag({ advice }: { readonly advice: readonly Advice[] }) {
   const { say } = useWriter();
   const [first, ...more] = advice;
-  if (!first) return <span className="row-flag" />;
+  if (!first) return <span className={styles.flag} />;
   return (
-    <span className="row-flag danger" title={advice.map(say).join('. ')}>
-      <IconAlertTriangle size={14} aria-hidden />
-      <span>
-        {say(first)}
-        {more.length > 0 && <small> and {more.length} more</small>}
+    <Tooltip label={`${advice.map(say).join('. ')}.`} disabled={more.length === 0}>
+      <span className={styles.flag}>
+        <IconAlertTriangle size={14} aria-hidden />
+        <span>
+          {say(first)}
+          {more.length > 0 && <small> and {more.length} more</small>}
+        </span>
       </span>
-    </span>
+    </Tooltip>
   );
 }
 
 interface FieldsProps {
   readonly battery: BatteryRecord;
-  /** As it will be at the ribbon’s hour. */
-  readonly pack: Battery;
+  readonly conditions: ConditionsRecord;
 }
 
 /** What changes from day to day; the rest of the label is in Kit. */
-function BatteryFields({ battery, pack: packNow }: FieldsProps) {
+export const BatteryFields = memo(function BatteryFields({ battery, conditions }: FieldsProps) {
+  const packNow = packAtTheHour(battery, conditions);
   const remove = useRecords((state) => state.remove);
   const edit = useRecords((state) => state.edit);
   const { changePack, change } = usePackEdit(battery);
@@ -155,7 +158,7 @@ function BatteryFields({ battery, pack: packNow }: FieldsProps) {
   const fields = ranges.battery;
   const keptAt = keptPlaceOf(battery);
   return (
-    <fieldset className="row-fields" aria-label={`${battery.label} in detail`}>
+    <Fields className={styles.fields} label={`${battery.label} in detail`}>
       <QuantityField
         stacked
         quantity={fields.startCharge}
@@ -215,14 +218,11 @@ function BatteryFields({ battery, pack: packNow }: FieldsProps) {
         problem={(text) => nameProblem('Label', text)}
         onChange={(label) => edit('batteries', battery.id, { label }, `label of ${battery.label}`)}
       />
-      <button
-        type="button"
-        className="icon-button"
+      <IconButton
+        icon={IconTrash}
+        label={`Remove ${battery.label}`}
         onClick={() => void run(() => remove('batteries', battery.id, `removing ${battery.label}`))}
-        aria-label={`Remove ${battery.label}`}
-      >
-        <IconTrash size={16} aria-hidden />
-      </button>
-    </fieldset>
+      />
+    </Fields>
   );
-}
+});

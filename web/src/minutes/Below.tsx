@@ -11,17 +11,19 @@ import {
   withDoubt,
 } from '@acorn-tally/core';
 import { useMemo, useState } from 'react';
-import { FlightChart } from '../charts/FlightChart';
+import { shownPlan } from '../answers/planned';
+import { useLedger } from '../answers/useBands';
 import { FlightTable } from '../charts/FlightTable';
 import type { ShownFlight } from '../charts/flightLines';
+import { FlightChart } from '../charts/lazyCharts';
 import { useLater } from '../charts/useLater';
 import { Switch } from '../fields/Switch';
-import { keptPlaceOf } from '../kit/kitWords';
+import { keptPlaceOf } from '../parts/kitWords';
+import { Section } from '../parts/Section';
 import { beliefAbout } from '../state/belief';
+import styles from './Below.module.css';
 import { Ledger } from './Ledger';
 import { MeasureNext } from './MeasureNext';
-import { shownPlan } from './planned';
-import { useLedger } from './useBands';
 import { WhatIfs } from './WhatIfs';
 
 interface Props {
@@ -57,12 +59,11 @@ export function Below(props: Props) {
   const [picture, setPicture] = useState<(typeof pictures)[number]['value']>('charge');
   const [question, setQuestion] = useState<(typeof questions)[number]['value']>('ledger');
   return (
-    <div className="below">
-      <section>
-        <div className="section-head">
-          <h2 className="section-title">{battery.label} in the air</h2>
-          <Switch label="Show the flight as" value={picture} options={pictures} onChange={setPicture} />
-        </div>
+    <div className={styles.below}>
+      <Section
+        title={`${battery.label} in the air`}
+        end={<Switch label="Show the flight as" value={picture} options={pictures} onChange={setPicture} />}
+      >
         {picture === 'table' ? (
           <FlightTable label={`${battery.label} in the air`} flight={flight} band={curve} />
         ) : (
@@ -74,14 +75,11 @@ export function Below(props: Props) {
             measure={picture}
           />
         )}
-      </section>
-      <section>
-        <div className="section-head">
-          <h2 className="section-title">
-            {minutesAndSeconds(aircraft.spec.advertisedFlightTimeS)} on the box
-          </h2>
-          <Switch label="About the minutes" value={question} options={questions} onChange={setQuestion} />
-        </div>
+      </Section>
+      <Section
+        title={`${minutesAndSeconds(aircraft.spec.advertisedFlightTimeS)} on the box`}
+        end={<Switch label="About the minutes" value={question} options={questions} onChange={setQuestion} />}
+      >
         {question === 'ledger' && <LedgerOf {...props} />}
         {question === 'what-if' && (
           <WhatIfs
@@ -93,7 +91,7 @@ export function Below(props: Props) {
           />
         )}
         {question === 'measure' && <MeasureNext label={battery.label} band={(fresh && band) || null} />}
-      </section>
+      </Section>
     </div>
   );
 }

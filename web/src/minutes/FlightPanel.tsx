@@ -5,17 +5,26 @@ import {
   ranges,
   usualReturnHeightM,
 } from '@acorn-tally/core';
-import { memo, type ReactNode, useState } from 'react';
+import { Anchor } from '@mantine/core';
+import { lazy, memo, type ReactNode, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
+import field from '../fields/field.module.css';
 import { QuantityField } from '../fields/QuantityField';
-import { SpecSheetDrawer } from '../kit/SpecSheetDrawer';
+import { Chosen } from '../parts/Desk';
+import { LinkButton } from '../parts/LinkButton';
+import { useTouched } from '../parts/useTouched';
 import { useChosen } from '../state/chosen';
 import { useFleet } from '../state/current';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
+
+/** Fetched when it is first opened. */
+const SpecSheetDrawer = lazy(() =>
+  import('../parts/SpecSheetDrawer').then((module) => ({ default: module.SpecSheetDrawer })),
+);
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -26,70 +35,103 @@ interface Props {
 /** What the pilot chooses: the aircraft, where it works, how it is flown, and what is held back. */
 export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props) {
   const edit = useRecords((state) => state.edit);
-  const all = useFleet();
   const { write } = useWriter();
-  const choose = useChosen((state) => state.choose);
+  const names = useFleet()
+    .map(({ id, name, spec: { takeoffMassKg } }) => `${id}\n${name}, ${write('mass', takeoffMassKg)}`)
+    .join('\n\n');
   const [boxOpen, setBoxOpen] = useState(false);
+  const touched = useTouched(boxOpen);
   const { flight, policy, spec } = aircraft;
   const change = (part: Partial<FlightPlan>, label: string) =>
     edit('aircraft', aircraft.id, { flight: { ...flight, ...part } }, label);
-  const setPolicy = (next: Policy) => edit('aircraft', aircraft.id, { policy: next }, 'what is held back');
+  const setPolicy = useCallback(
+    (next: Policy) => edit('aircraft', aircraft.id, { policy: next }, 'what is held back'),
+    [edit, aircraft.id],
+  );
+  const setMix = useCallback(
+    (mix: FlightPlan['mix']) => {
+      const now = useRecords.getState().aircraft.find(({ id }) => id === aircraft.id);
+      if (now) edit('aircraft', now.id, { flight: { ...now.flight, mix } }, 'how it is flown');
+    },
+    [edit, aircraft.id],
+  );
   return (
-    <aside className="desk-left" aria-label="Flight">
-      <div className="panel-head-line">
-        <h2>Flight</h2>
-        <Link to="/kit" className="link">
-          Kit
-        </Link>
-      </div>
-      <ChoiceField
-        label="Aircraft"
-        value={aircraft.id}
-        options={all.map(({ id, name, spec: { takeoffMassKg } }) => ({
-          value: id,
-          label: `${name}, ${write('mass', takeoffMassKg)}`,
-        }))}
-        onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
-      />
-      <div className="field">
-        <button type="button" className="link" onClick={() => setBoxOpen(true)}>
-          On the box
-        </button>
-        <span className="field-value field-static">
-          {Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at{' '}
-          {write('speed', spec.advertisedSpeedMps, 1)}
-        </span>
-      </div>
-      <QuantityField
-        quantity={ranges.flight.heightM}
-        value={flight.heightM}
-        slider={{ min: 0, max: 150 }}
-        onChange={(heightM) => change({ heightM }, 'working height')}
-      />
-      <QuantityField
-        quantity={ranges.flight.farthestM}
-        value={flight.farthestM}
-        slider={{ min: 0, max: 1000 }}
-        onChange={(farthestM) => change({ farthestM }, 'farthest out')}
-      />
-      <QuantityField
-        quantity={ranges.flight.bearingDeg}
-        label="in direction"
-        value={flight.bearingDeg}
-        onChange={(bearingDeg) => change({ bearingDeg }, 'direction out')}
-      />
-      <QuantityField
-        quantity={ranges.flight.returnHeightM}
-        value={flight.returnHeightM ?? null}
-        assumed={usualReturnHeightM}
-        onChange={(returnHeightM) => change({ returnHeightM }, 'return height')}
-      />
-      <h2>How it will be flown</h2>
-      <MixEditor mix={flight.mix} onChange={(mix) => change({ mix }, 'how it is flown')} />
-      <h2>Held back</h2>
-      <ReserveCards policy={policy} onChange={setPolicy} />
+    <>
+      <Chosen
+        title="Flight"
+        end={
+          <Anchor component={Link} to="/kit" data-alone>
+            Kit
+          </Anchor>
+        }
+      >
+        <WhichAircraft chosen={aircraft.id} names={names} />
+        <div className={field.row}>
+          <LinkButton onClick={() => setBoxOpen(true)}>On the box</LinkButton>
+          <span className={field.told}>
+            {Number((spec.advertisedFlightTimeS / 60).toFixed(1))} min at{' '}
+            {write('speed', spec.advertisedSpeedMps, 1)}
+          </span>
+        </div>
+        <QuantityField
+          quantity={ranges.flight.heightM}
+          value={flight.heightM}
+          slider={{ min: 0, max: 150 }}
+          onChange={(heightM) => change({ heightM }, 'working height')}
+        />
+        <QuantityField
+          quantity={ranges.flight.farthestM}
+          value={flight.farthestM}
+          slider={{ min: 0, max: 1000 }}
+          onChange={(farthestM) => change({ farthestM }, 'farthest out')}
+        />
+        <QuantityField
+          quantity={ranges.flight.bearingDeg}
+          label="in direction"
+          value={flight.bearingDeg}
+          onChange={(bearingDeg) => change({ bearingDeg }, 'direction out')}
+        />
+        <QuantityField
+          quantity={ranges.flight.returnHeightM}
+          value={flight.returnHeightM ?? null}
+          assumed={usualReturnHeightM}
+          onChange={(returnHeightM) => change({ returnHeightM }, 'return height')}
+        />
+      </Chosen>
+      <Chosen title="How it will be flown">
+        <MixEditor mix={flight.mix} onChange={setMix} />
+      </Chosen>
+      <Chosen title="Held back">
+        <ReserveCards policy={policy} onChange={setPolicy} />
+      </Chosen>
       {trust}
-      <SpecSheetDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
-    </aside>
+      <Suspense fallback={null}>
+        {touched && (
+          <SpecSheetDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
+        )}
+      </Suspense>
+    </>
+  );
+});
+
+interface WhichProps {
+  readonly chosen: string;
+  /** Id and name of each, as one text: so that it is drawn anew only where one of them changed. */
+  readonly names: string;
+}
+
+const WhichAircraft = memo(function WhichAircraft({ chosen, names }: WhichProps) {
+  const choose = useChosen((state) => state.choose);
+  const options = names.split('\n\n').map((one) => {
+    const [value = '', label = ''] = one.split('\n');
+    return { value, label };
+  });
+  return (
+    <ChoiceField
+      label="Aircraft"
+      value={chosen}
+      options={options}
+      onChange={(aircraftId) => choose({ aircraftId, batteryId: null })}
+    />
   );
 });

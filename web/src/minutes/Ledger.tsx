@@ -13,10 +13,13 @@ import {
   sentence,
   spec,
 } from '@acorn-tally/core';
+import { Table } from '@mantine/core';
 import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { packAtTheHour } from '../state/atTheHour';
 import { flightFromHome } from '../state/home';
+import { Bar } from './Bar';
+import styles from './Ledger.module.css';
 import { basisInWords } from './Trust';
 
 interface Props {
@@ -37,40 +40,38 @@ export function Ledger(props: Props) {
   const boxS = aircraft.spec.advertisedFlightTimeS;
   const spendS = boxS + lines.reduce((sum, { seconds }) => sum + seconds, 0);
   return (
-    <table className={`ledger${fresh ? '' : ' ledger-old'}`}>
-      <tbody>
-        <tr>
-          <th scope="row">On the box</th>
-          <td />
-          <td>
-            <b>{minutesAndSeconds(boxS)}</b>
-          </td>
-        </tr>
+    <Table verticalSpacing={1} className={styles.ledger} data-old={!fresh || undefined}>
+      <Table.Tbody>
+        <Table.Tr>
+          <Table.Th scope="row">
+            <b>On the box</b>
+          </Table.Th>
+          <Table.Td />
+          <Table.Td data-figure>{minutesAndSeconds(boxS)}</Table.Td>
+        </Table.Tr>
         {lines.map(({ cause, seconds }) => (
-          <tr key={cause} className={cause === 'doubt' ? 'ledger-doubt' : undefined}>
-            <th scope="row">
+          <Table.Tr key={cause} className={cause === 'doubt' ? styles.doubt : undefined}>
+            <Table.Th scope="row">
               <Say sentence={wordsFor(cause, props)} />
-            </th>
-            <td className="ledger-bar">
-              <i
-                className={seconds > 0 ? 'ledger-gain' : undefined}
-                style={{ width: `${(Math.abs(seconds) / longest) * 100}%` }}
-              />
-            </td>
-            <td>
-              <b>{seconds > 0 ? `+${minutesAndSeconds(seconds)}` : minutesAndSeconds(seconds)}</b>
-            </td>
-          </tr>
+            </Table.Th>
+            <Bar
+              share={Math.abs(seconds) / longest}
+              as={cause === 'doubt' ? 'doubt' : seconds > 0 ? 'gain' : 'loss'}
+            />
+            <Table.Td data-figure>
+              {seconds > 0 ? `+${minutesAndSeconds(seconds)}` : minutesAndSeconds(seconds)}
+            </Table.Td>
+          </Table.Tr>
         ))}
-      </tbody>
-      <tfoot>
-        <tr>
-          <th scope="row">To spend</th>
-          <td />
-          <td>{minutesAndSeconds(spendS)}</td>
-        </tr>
-      </tfoot>
-    </table>
+      </Table.Tbody>
+      <Table.Tfoot>
+        <Table.Tr className={styles.sum}>
+          <Table.Th scope="row">To spend</Table.Th>
+          <Table.Td />
+          <Table.Td data-figure>{minutesAndSeconds(spendS)}</Table.Td>
+        </Table.Tr>
+      </Table.Tfoot>
+    </Table>
   );
 }
 

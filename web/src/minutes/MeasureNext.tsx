@@ -1,5 +1,8 @@
 import { type Band, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
+import { Anchor, Table } from '@mantine/core';
 import { Link } from 'react-router';
+import { Note } from '../parts/Note';
+import { Bar } from './Bar';
 
 interface Props {
   readonly label: string;
@@ -8,42 +11,36 @@ interface Props {
 
 /** What a pilot could find out, and by how much each would narrow the band. */
 export function MeasureNext({ label, band }: Props) {
-  if (!band) return <p className="panel-note">reckoning …</p>;
+  if (!band) return <Note>reckoning …</Note>;
   const { sensitivity, usableS } = band;
   const most = Math.max(...sensitivity.map(({ seconds }) => seconds));
   const doubtS = usableS.p50 - usableS.planned;
   return (
     <>
-      <p className="panel-note">
+      <Note>
         Of {label}, {minutesAndSeconds(doubtS)} min are kept for doubt: eight in ten flights lie between{' '}
         {minutesAndSeconds(usableS.p10)} and {minutesAndSeconds(usableS.p90)}. To plan on, you would gain
         about
-      </p>
+      </Note>
       {sensitivity.length === 0 ? (
-        <p className="panel-note">little, whatever you found out.</p>
+        <Note>little, whatever you found out.</Note>
       ) : (
-        <table className="ledger">
-          <tbody>
+        <Table>
+          <Table.Tbody>
             {sensitivity.map(({ input, seconds }) => (
-              <tr key={input}>
-                <th scope="row">{waysToKnow[input]}</th>
-                <td className="ledger-bar">
-                  <i style={{ width: `${(seconds / most) * 100}%` }} />
-                </td>
-                <td>
-                  <b>{minutesAndSeconds(seconds)}</b>
-                </td>
-              </tr>
+              <Table.Tr key={input}>
+                <Table.Th scope="row">{waysToKnow[input]}</Table.Th>
+                <Bar share={seconds / most} as="spend" />
+                <Table.Td data-figure>{minutesAndSeconds(seconds)}</Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       )}
-      <p className="panel-note">
-        Two flights of one aircraft differ by some 4 % whatever you know; that much stays in doubt.
-      </p>
-      <Link to="/test-flights?record" className="link below-link">
+      <Note>Two flights of one aircraft differ by some 4 % whatever you know; that much stays in doubt.</Note>
+      <Anchor component={Link} to="?record" data-alone>
         Record a test
-      </Link>
+      </Anchor>
     </>
   );
 }

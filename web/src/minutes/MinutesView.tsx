@@ -11,35 +11,39 @@ import {
   type Policy,
   spec,
 } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
 import { memo, useDeferredValue, useMemo } from 'react';
-import { useKeys } from '../app/keys';
+import { shownPlan } from '../answers/planned';
+import { type DrawnAnswers, useDrawnAnswers } from '../answers/useBands';
+import { type BatteryEstimate, requestFor, useEstimates } from '../answers/useEstimates';
 import { TallyLegend } from '../charts/Tally';
-import { percent, shareInWords } from '../fields/percent';
-import { AddBattery } from '../kit/AddBattery';
-import { FirstSteps } from '../kit/FirstSteps';
+import { inHundred, percent, shareInWords } from '../fields/percent';
+import { AddBattery } from '../parts/AddBattery';
+import { Chosen, Desk } from '../parts/Desk';
+import { Headline } from '../parts/Headline';
+import { HoldBackMore } from '../parts/HoldBackMore';
+import { useKeys } from '../parts/keys';
+import { NoneFlown } from '../parts/NoneFlown';
+import { usePhone } from '../parts/usePhone';
+import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
 import type { DrawnAnswer } from '../workers/calculator';
 import type { Calculated } from '../workers/useCalculated';
-import { BatteryRow, cautionsAbout, inHundred } from './BatteryRow';
+import { BatteryFields, BatteryRow, cautionsAbout } from './BatteryRow';
 import { Below } from './Below';
 import { FlightPanel } from './FlightPanel';
-import { shownPlan } from './planned';
+import styles from './MinutesView.module.css';
 import { Trust } from './Trust';
-import { type DrawnAnswers, useDrawnAnswers } from './useBands';
-import { type BatteryEstimate, requestFor, useEstimates } from './useEstimates';
-import './minutes.css';
 
 /** Every battery of the chosen aircraft with its minutes to spend, and where the minutes of the chosen one go. */
 export function MinutesView() {
   const aircraft = useAircraft();
   const conditions = useConditions();
   if (!conditions) return null;
-  if (!aircraft) return <FirstSteps conditions={conditions} />;
-  return <Desk aircraft={aircraft} conditions={conditions} />;
+  if (!aircraft) return <NoneFlown />;
+  return <MinutesDesk aircraft={aircraft} conditions={conditions} />;
 }
 
 interface DeskProps {
@@ -48,11 +52,12 @@ interface DeskProps {
 }
 
 /** What is chosen on the left follows the hand at once; what follows from it, on the right, may come a moment later. */
-function Desk({ aircraft, conditions }: DeskProps) {
+function MinutesDesk({ aircraft, conditions }: DeskProps) {
   const batteries = useFlownBatteriesOf(aircraft.id);
   const now = useMemo(() => ({ aircraft, batteries, conditions }), [aircraft, batteries, conditions]);
   const shown = useDeferredValue(now);
   const battery = useBattery(shown.batteries);
+  const isPhone = usePhone();
   const choose = useChosen((state) => state.choose);
   const drawn = useDrawnAnswers(shown.aircraft, shown.batteries, shown.conditions);
   const band = battery ? drawn.value?.get(battery.id)?.band : undefined;
@@ -73,10 +78,21 @@ function Desk({ aircraft, conditions }: DeskProps) {
     [band, battery, aircraft],
   );
   return (
-    <div className="desk">
-      <FlightPanel key={aircraft.id} aircraft={aircraft} trust={trust} />
+    <Desk
+      label={isPhone && battery ? `Flight and ${battery.label}` : 'Flight'}
+      aside={
+        <>
+          <FlightPanel key={aircraft.id} aircraft={aircraft} trust={trust} />
+          {isPhone && battery && (
+            <Chosen title={battery.label}>
+              <BatteryFields key={battery.id} battery={battery} conditions={conditions} />
+            </Chosen>
+          )}
+        </>
+      }
+    >
       <Answers {...shown} battery={battery} drawn={drawn} />
-    </div>
+    </Desk>
   );
 }
 
@@ -96,22 +112,22 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
   const chosen = estimates.find((row) => row.battery.id === battery?.id)?.outcome;
   const band = battery ? drawn.value?.get(battery.id)?.band : undefined;
   const totalS = plannedInAllS(estimates, drawn);
+  const isPhone = usePhone();
   return (
-    <main className="desk-main">
-      <div className="headline">
-        <h1 className={drawn.fresh ? undefined : 'row-band-old'}>
-          {totalS === null ? 'Minutes to spend' : `${Math.floor(totalS / 60)} minutes to spend`}
-        </h1>
-        <p>{drawn.trouble ? `No band: ${drawn.trouble}` : sureInWords(aircraft.policy, aircraft.spec)}</p>
-        <div className="push">
-          <TallyLegend />
-        </div>
-      </div>
+    <>
+      <Headline
+        title={totalS === null ? 'Minutes to spend' : `${Math.floor(totalS / 60)} minutes to spend`}
+        old={!drawn.fresh}
+        end={!isPhone && <TallyLegend />}
+      >
+        {drawn.trouble ? `No band: ${drawn.trouble}` : sureInWords(aircraft.policy, aircraft.spec)}
+      </Headline>
       <FlightCautions
+        aircraft={aircraft}
         outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome}
         drawn={battery ? drawn.value?.get(battery.id) : undefined}
       />
-      <ul className="rows" aria-label="Batteries">
+      <ul className={styles.rows} aria-label="Batteries">
         {estimates.map((row) => (
           <BatteryRow
             key={row.battery.id}
@@ -125,6 +141,7 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
           />
         ))}
       </ul>
+      {isPhone && <TallyLegend />}
       <AddBattery aircraft={aircraft} quiet />
       {battery && request && chosen?.ok && (
         <Below
@@ -137,7 +154,7 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
           fresh={drawn.fresh}
         />
       )}
-    </main>
+    </>
   );
 });
 
@@ -161,25 +178,28 @@ function sureInWords(policy: Policy, sheet: Aircraft): string {
 }
 
 interface CautionsProps {
+  readonly aircraft: AircraftRecord;
   readonly outcome: Outcome<Estimate> | undefined;
   readonly drawn: DrawnAnswer | undefined;
 }
 
-function FlightCautions({ outcome, drawn }: CautionsProps) {
+function FlightCautions({ aircraft, outcome, drawn }: CautionsProps) {
   const { say } = useWriter();
+  const cautions = outcome?.ok ? cautionsAbout(outcome.value, 'flight') : [];
   const found = [
     ...(drawn?.band.usableS.planned === 0
       ? [
           `${inHundred(drawn.band.chanceImpossible)} of these flights would not come home: fly nearer, lower or downwind, or know the wind better`,
         ]
       : []),
-    ...(outcome?.ok ? cautionsAbout(outcome.value, 'flight').map(say) : []),
+    ...cautions.map(say),
     ...(drawn?.cautions ?? []).map(say),
   ];
   if (found.length === 0) return null;
   return (
-    <p className="flight-cautions danger">
-      <IconAlertTriangle size={15} aria-hidden /> {found.join('. ')}.
-    </p>
+    <Warning className={styles.cautions}>
+      {found.join('. ')}.{' '}
+      {cautions.some(({ code }) => code === 'frost') && <HoldBackMore aircraft={aircraft} />}
+    </Warning>
   );
 }

@@ -1,6 +1,8 @@
 import { ranges, type StyleShare, styles } from '@acorn-tally/core';
-import { type PointerEvent, useRef } from 'react';
+import { Slider } from '@mantine/core';
+import { memo } from 'react';
 import { QuantityField } from '../fields/QuantityField';
+import css from './MixEditor.module.css';
 import { bordersOf, shareOf, withBorder, withShare } from './mix';
 
 interface Props {
@@ -9,37 +11,32 @@ interface Props {
 }
 
 /** The mix of styles as a bar whose borders are dragged, and a share for each; it always stays whole. */
-export function MixEditor({ mix, onChange }: Props) {
+export const MixEditor = memo(function MixEditor({ mix, onChange }: Props) {
   return (
-    <div className="mix">
+    <>
       <MixBar mix={mix} onChange={onChange} />
-      <div className="mix-fields">
+      <div className={css.shares}>
         {styles.map((style) => (
           <QuantityField
             key={style}
             stacked
             label={style}
+            unitUnseen
             quantity={{ ...ranges.styleShare.share, label: `Share of ${style}` }}
             value={Number(shareOf(mix, style).toFixed(4))}
             onChange={(share) => onChange(withShare(mix, style, share))}
           />
         ))}
       </div>
-    </div>
+    </>
   );
-}
+});
 
-/** Each border is a handle for the pointer and a slider for the keyboard, in whole per cent. */
+/** Each border is the thumb of a slider along the whole bar: for the pointer, the finger and the keys, in whole per cent. */
 function MixBar({ mix, onChange }: Props) {
-  const bar = useRef<HTMLDivElement>(null);
-  const drag = (border: number) => (event: PointerEvent<HTMLElement>) => {
-    if (event.buttons !== 1 || !bar.current) return;
-    const { left, width } = bar.current.getBoundingClientRect();
-    onChange(withBorder(mix, border, Math.round(((event.clientX - left) / width) * 100) / 100));
-  };
   const percent = (share: number) => Math.round(share * 100);
   return (
-    <div className="mix-bar" ref={bar}>
+    <div className={css.bar}>
       {styles.map((style) => (
         <i
           key={style}
@@ -50,25 +47,14 @@ function MixBar({ mix, onChange }: Props) {
         const [before, after] = [styles[border], styles[border + 1]] as const;
         if (!before || !after) return null;
         return (
-          <span
+          <Slider
             key={before}
-            className="mix-border"
-            style={{ left: `${at * 100}%` }}
-            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-            onPointerMove={drag(border)}
-          >
-            <input
-              type="range"
-              className="unseen"
-              aria-label={`Border between ${before} and ${after}`}
-              aria-valuetext={`${before} ${percent(shareOf(mix, before))} %, ${after} ${percent(shareOf(mix, after))} %`}
-              min={0}
-              max={100}
-              step={1}
-              value={percent(at)}
-              onChange={(event) => onChange(withBorder(mix, border, Number(event.target.value) / 100))}
-            />
-          </span>
+            classNames={{ root: css.border, track: css.track, bar: css.none, thumb: css.thumb }}
+            thumbLabel={`Border between ${before} and ${after}`}
+            thumbValueText={`${before} ${percent(shareOf(mix, before))} %, ${after} ${percent(shareOf(mix, after))} %`}
+            value={percent(at)}
+            onChange={(to) => to !== percent(at) && onChange(withBorder(mix, border, to / 100))}
+          />
         );
       })}
     </div>

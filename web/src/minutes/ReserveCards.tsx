@@ -1,6 +1,8 @@
 import { isTestOnly, type Policy, ranges, usualConfidence, usualReserveCharge } from '@acorn-tally/core';
-import { useId } from 'react';
+import { Radio } from '@mantine/core';
+import { memo } from 'react';
 import { QuantityField } from '../fields/QuantityField';
+import styles from './ReserveCards.module.css';
 
 interface Props {
   readonly policy: Policy;
@@ -32,22 +34,30 @@ const schools: readonly School[] = [
 ];
 
 /** The schools of what to hold back, as cards; any other charge at touch-down goes into the field. */
-export function ReserveCards({ policy, onChange, planOnly = false }: Props) {
-  const name = useId();
+export const ReserveCards = memo(function ReserveCards({ policy, onChange, planOnly = false }: Props) {
   const reserve = policy.reserveCharge ?? usualReserveCharge;
   const offered = schools.filter((school) => !planOnly || !isTestOnly(school.policy));
   const pick = (school: School) =>
     onChange({ ...policy, ...school.policy, reserveCharge: school.policy.reserveCharge ?? reserve });
   return (
-    <div className="reserve" role="radiogroup" aria-label="Held back: charge at touch-down">
-      {offered.map((school) => (
-        <label key={school.name} className={`reserve-card${school.line ? ' reserve-line' : ''}`}>
-          <input type="radio" name={name} checked={isPicked(policy, school)} onChange={() => pick(school)} />
-          <b>{school.name}</b>
-          <small>{school.when}</small>
-        </label>
-      ))}
-      <div className="reserve-fields">
+    <>
+      <Radio.Group
+        aria-label="Held back: charge at touch-down"
+        value={offered.find((school) => isPicked(policy, school))?.name ?? null}
+        onChange={(name) => {
+          const school = offered.find((one) => one.name === name);
+          if (school) pick(school);
+        }}
+      >
+        <div className={styles.cards}>
+          {offered.map(({ name, when, line }) => (
+            <Radio.Card key={name} value={name} data-choosable className={line ? styles.line : styles.card}>
+              <b>{name}</b> <small>{when}</small>
+            </Radio.Card>
+          ))}
+        </div>
+      </Radio.Group>
+      <div className={styles.fields}>
         <QuantityField
           stacked
           label="Touch down with"
@@ -63,9 +73,9 @@ export function ReserveCards({ policy, onChange, planOnly = false }: Props) {
           onChange={(confidence) => onChange({ ...policy, confidence })}
         />
       </div>
-    </div>
+    </>
   );
-}
+});
 
 function isPicked(policy: Policy, school: School): boolean {
   if (policy.kind !== school.policy.kind) return false;

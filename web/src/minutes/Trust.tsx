@@ -1,5 +1,8 @@
 import { type Band, type Basis, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
-import { inHundred } from './BatteryRow';
+import { inHundred } from '../fields/percent';
+import { Chosen } from '../parts/Desk';
+import { Note } from '../parts/Note';
+import styles from './Trust.module.css';
 
 interface Props {
   readonly label: string;
@@ -12,9 +15,8 @@ export function Trust({ label, band, basis }: Props) {
   const { p10, p90 } = band.usableS;
   const [first] = band.sensitivity;
   return (
-    <>
-      <h2>How sure</h2>
-      <dl className="trust">
+    <Chosen title="How sure">
+      <dl className={styles.trust}>
         <div>
           <dt>{label}, eight in ten</dt>
           <dd>
@@ -28,18 +30,18 @@ export function Trust({ label, band, basis }: Props) {
         {first && (
           <div>
             <dt>{waysToKnow[first.input]}</dt>
-            <dd className="trust-gain">gains {minutesAndSeconds(first.seconds)}</dd>
+            <dd className={styles.gain}>gains {minutesAndSeconds(first.seconds)}</dd>
           </div>
         )}
         {band.chanceImpossible >= 0.01 && (
           <div>
-            <dt className="danger">Does not come home in</dt>
+            <dt className={styles.danger}>Does not come home in</dt>
             <dd>{inHundred(band.chanceImpossible)}</dd>
           </div>
         )}
       </dl>
-      {first && <p className="panel-note">What you find out turns hollow strokes solid.</p>}
-    </>
+      {first && <Note>What you find out turns hollow strokes solid.</Note>}
+    </Chosen>
   );
 }
 

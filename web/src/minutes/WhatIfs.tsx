@@ -16,13 +16,21 @@ import {
   whatIfRanges,
   withWhatIf,
 } from '@acorn-tally/core';
+import { Table } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import { useMemo } from 'react';
+import { useBandsOf } from '../answers/useBands';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
+import { Fields } from '../parts/Fields';
+import { IconButton } from '../parts/IconButton';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import { Warning } from '../parts/Warning';
 import { useChosen } from '../state/chosen';
 import { useWriter } from '../state/units';
-import { useBandsOf } from './useBands';
+import { Bar } from './Bar';
+import styles from './WhatIfs.module.css';
 
 interface Props {
   readonly request: EstimateRequest;
@@ -66,80 +74,67 @@ export function WhatIfs({ request, keptAt, estimate, known, plannedS }: Props) {
   };
   return (
     <>
-      <table className={`ledger what-ifs${bands.fresh ? '' : ' ledger-old'}`}>
-        <tbody>
-          <tr>
-            <th scope="row">As it is</th>
-            <td className="ledger-bar">
-              <i className="what-if-bar" style={{ width: `${((plannedS ?? 0) / longestS) * 100}%` }} />
-            </td>
-            <td>
-              <b>{plannedS === null ? '…' : minutesAndSeconds(plannedS)}</b>
-            </td>
-            <td />
-            <td />
-          </tr>
+      <Table className={styles.table} verticalSpacing={0} data-old={!bands.fresh || undefined}>
+        <Table.Tbody>
+          <Table.Tr>
+            <Table.Th scope="row">As it is</Table.Th>
+            <Bar share={(plannedS ?? 0) / longestS} as="spend" />
+            <Table.Td data-figure>{plannedS === null ? '…' : minutesAndSeconds(plannedS)}</Table.Td>
+            <Table.Td />
+            <Table.Td />
+          </Table.Tr>
           {answers.map(({ whatIf, refusal, thenS }, i) => {
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: two of a kind may be pinned; their place is what they are
-              <tr key={i}>
-                <th scope="row">
+              <Table.Tr key={i}>
+                <Table.Th scope="row">
                   <QuantityField
                     quantity={whatIfRanges[whatIf.kind]}
                     value={whatIf.amount}
                     onChange={(amount) => set(i, { ...whatIf, amount })}
                   />
-                </th>
+                </Table.Th>
                 {!refusal ? (
                   <>
-                    <td className="ledger-bar">
-                      <i className="what-if-bar" style={{ width: `${((thenS ?? 0) / longestS) * 100}%` }} />
-                    </td>
-                    <td>
-                      <b>{thenS === null ? '…' : thenS > 0 ? minutesAndSeconds(thenS) : 'none'}</b>
-                    </td>
-                    <td className="what-if-difference">
+                    <Bar share={(thenS ?? 0) / longestS} as="spend" />
+                    <Table.Td data-figure>
+                      {thenS === null ? '…' : thenS > 0 ? minutesAndSeconds(thenS) : 'none'}
+                    </Table.Td>
+                    <Table.Td className={styles.difference}>
                       {thenS === 0 ? (
-                        <span className="danger">do not plan it</span>
+                        <span className={styles.none}>do not plan it</span>
                       ) : (
                         thenS !== null && plannedS !== null && difference(thenS - plannedS)
                       )}
-                    </td>
+                    </Table.Td>
                   </>
                 ) : (
-                  <td colSpan={3} className="what-if-refused danger">
-                    <Say sentence={refusal} />
-                  </td>
+                  <Table.Td colSpan={3}>
+                    <Warning small>
+                      <Say sentence={refusal} />
+                    </Warning>
+                  </Table.Td>
                 )}
-                <td>
-                  <button
-                    type="button"
-                    className="icon-button"
+                <Table.Td>
+                  <IconButton
+                    icon={IconX}
+                    label={`Unpin ${whatIfRanges[whatIf.kind].label}`}
                     onClick={() => set(i, null)}
-                    aria-label={`Unpin ${whatIfRanges[whatIf.kind].label}`}
-                  >
-                    <IconX size={14} aria-hidden />
-                  </button>
-                </td>
-              </tr>
+                  />
+                </Table.Td>
+              </Table.Tr>
             );
           })}
-        </tbody>
-      </table>
-      <fieldset className="what-if-kinds" aria-label="Pin another">
+        </Table.Tbody>
+      </Table>
+      <Fields className={styles.kinds} label="Pin another">
         <span>Pin</span>
         {whatIfKinds.map((kind) => (
-          <button
-            key={kind}
-            type="button"
-            className="link"
-            disabled={whatIfs.length >= mostPinned}
-            onClick={() => pin(kind)}
-          >
+          <LinkButton key={kind} disabled={whatIfs.length >= mostPinned} onClick={() => pin(kind)}>
             {kindNames[kind]}
-          </button>
+          </LinkButton>
         ))}
-      </fieldset>
+      </Fields>
       <HoverOrSlow request={request} estimate={estimate} known={known} />
     </>
   );
@@ -170,11 +165,11 @@ function HoverOrSlow({ request, estimate, known }: Pick<Props, 'request' | 'esti
         ? `moving lasts ${minutesAndSeconds(gainS)} longer`
         : `standing lasts ${minutesAndSeconds(-gainS)} longer`;
   return (
-    <p className="panel-note what-if-hover">
+    <Note>
       To plan on in the wind of {write('speed', estimate.air.windAtHeightMps, 1)} up there, all hover:{' '}
       <b>{minutesAndSeconds(hoverS)}</b> at {Math.round(hoverW)} W; all slow:{' '}
       <b>{minutesAndSeconds(slowS)}</b> at {Math.round(slowW)} W. So {verdict}.
-    </p>
+    </Note>
   );
 }
 

@@ -11,7 +11,8 @@ interface Chosen {
   readonly batteryId: string | null;
   readonly testFlightId: string | null;
   readonly shootId: string | null;
-  readonly conditionsOpen: boolean;
+  /** The shot that is open to be changed. */
+  readonly shotId: string | null;
   readonly look: Look;
   readonly units: ChosenUnits;
   readonly whatIfs: readonly WhatIf[];
@@ -27,7 +28,7 @@ export const useChosen = create<Chosen>()(
       batteryId: null,
       testFlightId: null,
       shootId: null,
-      conditionsOpen: false,
+      shotId: null,
       look: 'paper',
       units: metricUnits,
       whatIfs: usualWhatIfs,
@@ -36,7 +37,7 @@ export const useChosen = create<Chosen>()(
     }),
     {
       name: 'acorn-tally-chosen',
-      partialize: ({ conditionsOpen: _o, choose: _c, ...kept }) => kept,
+      partialize: ({ choose: _c, ...kept }) => kept,
       // What was kept before a unit could be chosen lacks that choice.
       merge: (kept, now) => {
         const before = (kept ?? {}) as Partial<Chosen>;

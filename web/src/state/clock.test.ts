@@ -1,6 +1,8 @@
+import { timeZoneAt } from '@acorn-tally/core';
 import { fell } from '../testing/jay';
 import { atAnotherHour } from './atTheHour';
-import { clockAt, clockOf, sameClockTime } from './clock';
+import { browserTimeZone, clockAt, clockOf, sameClockTime } from './clock';
+import { rememberZone } from './zones';
 
 const sydney = clockOf('Australia/Sydney', 'Europe/London');
 const fellClock = clockOf('Europe/London', 'Europe/London');
@@ -36,8 +38,10 @@ test('07:00 stays 07:00 when the place turns out to be elsewhere', () => {
   expect(sydney.field(moved)).toBe('2026-11-26T07:00');
 });
 
-test('a place goes by the zone that was chosen, else by that of its coordinates', () => {
+test('a place goes by the zone that was chosen, else by that of its coordinates once it is known', () => {
   const coordinates = { latitudeDeg: -33.87, longitudeDeg: 151.21 };
+  expect(clockAt({ site: { coordinates } }).timeZone).toBe(browserTimeZone);
+  rememberZone(coordinates, timeZoneAt(coordinates));
   expect(clockAt({ site: { coordinates } }).timeZone).toBe('Australia/Sydney');
   expect(clockAt({ site: { coordinates, timeZone: 'Australia/Perth' } }).timeZone).toBe('Australia/Perth');
 });

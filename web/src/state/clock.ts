@@ -1,15 +1,9 @@
-import {
-  type ConditionsRecord,
-  clockTime,
-  offsetMin,
-  readClockTime,
-  timeZoneOf,
-  withOffset,
-} from '@acorn-tally/core';
+import { type ConditionsRecord, clockTime, offsetMin, readClockTime, withOffset } from '@acorn-tally/core';
 import dayjs from 'dayjs';
 import utc from 'dayjs/plugin/utc';
 import { useMemo } from 'react';
 import { useConditions } from './current';
+import { zoneOf } from './zones';
 
 dayjs.extend(utc);
 
@@ -47,7 +41,7 @@ function cityOf(timeZone: string): string {
 }
 
 export function clockAt(conditions: Pick<ConditionsRecord, 'site'> | null): Clock {
-  return clockOf(timeZoneOf(conditions?.site ?? null, browserTimeZone));
+  return clockOf(zoneOf(conditions?.site ?? null, browserTimeZone));
 }
 
 export function useClock(): Clock {

@@ -175,3 +175,51 @@ test('a change of several kinds is one step: one undo takes all of it back, and 
   useRecords.getState().editEach([], 'nothing');
   expect(useRecords.getState().undoSteps).toEqual([]);
 });
+
+test('what Minutes need is read first and stands before the rest has come; a rest that fails is told, and Minutes stay', async () => {
+  jest.useRealTimers();
+  const asked: string[] = [];
+  let answerRest: (response: Response) => void = () => undefined;
+  const page = (items: object[]) => new Response(JSON.stringify({ items, nextCursor: null, told: {} }));
+  globalThis.fetch = ((path: string) => {
+    asked.push(path.replace('/api/v1/', ''));
+    const items = path.includes('batteries') ? [jay1] : path.includes('aircraft') ? [jay] : [fell];
+    if (/aircraft|batteries|conditions/.test(path)) return Promise.resolve(page(items));
+    if (path.includes('shoots')) return new Promise((resolve) => (answerRest = resolve));
+    return Promise.resolve(page([]));
+  }) as unknown as typeof fetch;
+  const loaded = useRecords.getState().load();
+  expect(asked).toEqual(['aircraft', 'batteries', 'conditions']);
+  while (asked.length < 6) await new Promise((resolve) => setTimeout(resolve, 1));
+  expect(useRecords.getState()).toMatchObject({ loading: 'ready', loadingRest: 'loading' });
+  expect(label()).toBe('Jay 1');
+  answerRest(new Response(JSON.stringify({ title: 'The shoots cannot be read.' }), { status: 500 }));
+  await loaded;
+  expect(useRecords.getState()).toMatchObject({
+    loading: 'ready',
+    loadingRest: 'failed',
+    trouble: 'The shoots cannot be read.',
+  });
+});
+
+test('the way back is offered for what comes, goes or changes in many places, not for what is typed', async () => {
+  const offered = () => useRecords.getState().undoSteps.at(-1)?.offered;
+  const { edit, editAll, remove, add } = useRecords.getState();
+  rename('Jay one');
+  expect(offered()).toBe(false);
+  edit('batteries', jay1.id, { label: 'Jay' }, 'splitting', { offered: true });
+  expect(offered()).toBe(true);
+  rename('Jay two');
+  editAll('batteries', [{ id: jay1.id, content: { label: 'all' } }], 'charging');
+  expect(offered()).toBe(true);
+  const { id: _i, createdAt: _c, updatedAt: _u, version: _v, ...content } = jay1;
+  for (const step of [
+    () => add('batteries', content, 'adding'),
+    () => remove('batteries', jay1.id, 'removing'),
+  ]) {
+    rename('x');
+    expect(offered()).toBe(false);
+    await step();
+    expect(offered()).toBe(true);
+  }
+});

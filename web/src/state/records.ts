@@ -21,6 +21,8 @@ interface UndoStep {
   readonly at: number;
   /** Counts all steps ever made, from 1. */
   readonly ordinal: number;
+  /** Whether the way back is offered at once, since something came, went, or changed in many places. */
+  readonly offered: boolean;
   readonly undo: () => Promise<void> | void;
 }
 
@@ -34,18 +36,29 @@ export type AnyChange = { readonly [K in Kind]: Change<K> & { readonly kind: K }
 
 export type SaveState = 'saved' | 'saving' | 'failed';
 
+export type Loading = 'loading' | 'ready' | 'failed';
+
 interface Records extends Data {
-  readonly loading: 'loading' | 'ready' | 'failed';
+  /** What the first view needs. */
+  readonly loading: Loading;
+  /** All the rest, which comes after it. */
+  readonly loadingRest: Loading;
   readonly saving: SaveState;
   readonly trouble: string | null;
   readonly undoSteps: readonly UndoStep[];
   load(): Promise<void>;
-  /** Changes a record at once on the screen and a moment later on the server. */
-  edit<K extends Kind>(kind: K, id: string, change: Partial<Content<K>>, label: string): void;
+  /** Changes a record at once on the screen and a moment later on the server; `offered` as in a step to undo. */
+  edit<K extends Kind>(
+    kind: K,
+    id: string,
+    change: Partial<Content<K>>,
+    label: string,
+    how?: { readonly offered: boolean },
+  ): void;
   /** Changes several records of a kind as one step to undo. */
   editAll<K extends Kind>(kind: K, changes: readonly Change<K>[], label: string): void;
   /** The same with records of several kinds; nothing where there is none. */
-  editEach(changes: readonly AnyChange[], label: string): void;
+  editEach(changes: readonly AnyChange[], label: string, how?: { readonly offered: boolean }): void;
   add<K extends Kind>(kind: K, content: Content<K>, label: string): Promise<RecordOf<K>>;
   remove(kind: Kind, id: string, label: string): Promise<void>;
   undo(): Promise<void>;
@@ -63,6 +76,8 @@ interface Records extends Data {
 const sameStepMs = 2000;
 const saveDelayMs = 350;
 const undoDepth = 100;
+/** Minutes are reckoned from these; they are read first. */
+const firstKinds: readonly Kind[] = ['aircraft', 'batteries', 'conditions'];
 
 export const useRecords = create<Records>((set, get) => {
   const unsaved = new Map<string, Kind>();
@@ -75,7 +90,7 @@ export const useRecords = create<Records>((set, get) => {
     set((state) => ({ [kind]: upsert<RecordOf<Kind>>(state[kind], record) }) as Partial<Records>);
   const find = <K extends Kind>(kind: K, id: string) => get()[kind].find((record) => record.id === id);
 
-  const pushUndo = (label: string, key: string, undo: UndoStep['undo']) =>
+  const pushUndo = (label: string, key: string, offered: boolean, undo: UndoStep['undo']) =>
     set(({ undoSteps }) => {
       const last = undoSteps[undoSteps.length - 1];
       const now = Date.now();
@@ -84,7 +99,9 @@ export const useRecords = create<Records>((set, get) => {
       }
       lastOrdinal += 1;
       return {
-        undoSteps: [...undoSteps, { label, key, at: now, ordinal: lastOrdinal, undo }].slice(-undoDepth),
+        undoSteps: [...undoSteps, { label, key, at: now, ordinal: lastOrdinal, offered, undo }].slice(
+          -undoDepth,
+        ),
       };
     });
 
@@ -145,32 +162,39 @@ export const useRecords = create<Records>((set, get) => {
     testFlights: [],
     shoots: [],
     loading: 'loading',
+    loadingRest: 'loading',
     saving: 'saved',
     trouble: null,
     undoSteps: [],
 
     async load() {
-      set({ loading: 'loading', trouble: null });
+      set({ loading: 'loading', loadingRest: 'loading', trouble: null });
       try {
-        const lists = await Promise.all(kinds.map(async (kind) => [kind, await listAll(kind)] as const));
-        set({ ...(Object.fromEntries(lists) as unknown as Data), loading: 'ready' });
+        set({ ...(await read(firstKinds)), loading: 'ready' });
       } catch (error) {
         set({ loading: 'failed', trouble: (error as Error).message });
+        return;
+      }
+      try {
+        set({ ...(await read(kinds.filter((kind) => !firstKinds.includes(kind)))), loadingRest: 'ready' });
+      } catch (error) {
+        set({ loadingRest: 'failed', trouble: (error as Error).message });
       }
     },
 
-    edit(kind, id, content, label) {
-      get().editAll(kind, [{ id, content }], label);
+    edit(kind, id, content, label, how) {
+      get().editEach([{ kind, id, content } as unknown as AnyChange], label, how);
     },
 
     editAll(kind, changes, label) {
       get().editEach(
         changes.map((one) => ({ kind, ...one }) as unknown as AnyChange),
         label,
+        { offered: true },
       );
     },
 
-    editEach(changes, label) {
+    editEach(changes, label, how = { offered: false }) {
       if (changes.length === 0) return;
       const before = changes.flatMap(({ kind, id, content }) => {
         const record = find(kind, id) as unknown as Record<string, unknown> | undefined;
@@ -180,7 +204,7 @@ export const useRecords = create<Records>((set, get) => {
       });
       for (const { kind, id, content } of changes) change(kind, id, content);
       const names = changes.map(({ kind, id }) => `${kind} ${id}`).join(' ');
-      pushUndo(label, `${names} ${label}`, () => {
+      pushUndo(label, `${names} ${label}`, how.offered, () => {
         for (const { kind, id, content } of before) change(kind, id, content);
       });
     },
@@ -188,7 +212,7 @@ export const useRecords = create<Records>((set, get) => {
     async add(kind, content, label) {
       const record = await createRecord(kind, content);
       put(kind, record);
-      pushUndo(label, `add ${record.id}`, async () => {
+      pushUndo(label, `add ${record.id}`, true, async () => {
         await saveAll();
         await removeRecord(kind, record.id);
         set((state) => ({ [kind]: state[kind].filter(({ id }) => id !== record.id) }) as Partial<Records>);
@@ -200,7 +224,7 @@ export const useRecords = create<Records>((set, get) => {
       await saveAll();
       await removeRecord(kind, id);
       set((state) => ({ [kind]: state[kind].filter((record) => record.id !== id) }) as Partial<Records>);
-      pushUndo(label, `remove ${id}`, async () => put(kind, await restoreRecord(kind, id)));
+      pushUndo(label, `remove ${id}`, true, async () => put(kind, await restoreRecord(kind, id)));
     },
 
     async undo() {
@@ -246,4 +270,9 @@ function upsert<R extends { readonly id: string }>(records: readonly R[], record
     return records.map((old) => (old.id === record.id ? record : old));
   }
   return [...records, record].sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
+async function read(some: readonly Kind[]): Promise<Partial<Data>> {
+  const lists = await Promise.all(some.map(async (kind) => [kind, await listAll(kind)] as const));
+  return Object.fromEntries(lists) as unknown as Partial<Data>;
 }

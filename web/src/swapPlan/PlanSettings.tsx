@@ -1,3 +1,4 @@
+import '@mantine/core/styles/Checkbox.css';
 import {
   type BatteryRecord,
   type ConditionsRecord,
@@ -10,13 +11,17 @@ import {
   takeoffCharge,
   usualReserveCharge,
 } from '@acorn-tally/core';
+import { Checkbox } from '@mantine/core';
 import { ChoiceField } from '../fields/ChoiceField';
+import { MomentField } from '../fields/MomentField';
+import { percent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
+import styles from './PlanSettings.module.css';
 
 interface Props {
   readonly shoot: ShootRecord;
@@ -34,14 +39,13 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
   const clock = clockAt(conditions);
   const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
-  const toggle = (id: string) => {
-    const batteryIds = batteries
-      .map((battery) => battery.id)
-      .filter((other) => shoot.batteryIds.includes(other) !== (other === id));
-    change({ batteryIds }, 'batteries at hand');
-  };
+  const atHand = (ids: string[]) =>
+    change(
+      { batteryIds: batteries.map(({ id }) => id).filter((id) => ids.includes(id)) },
+      'batteries at hand',
+    );
   return (
-    <section className="plan-settings" aria-label="The shoot">
+    <section className={styles.settings} aria-label="The shoot">
       <TextField
         stacked
         label="Shoot"
@@ -49,13 +53,12 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
         problem={(text) => nameProblem('Name of the shoot', text)}
         onChange={(name) => change({ name }, 'name of the shoot')}
       />
-      <TextField
+      <MomentField
         stacked
+        withTime
         label="First take-off"
-        type="datetime-local"
         hint={clock.note(shoot.startsAt) ?? undefined}
         value={clock.field(shoot.startsAt)}
-        problem={(text) => (clock.read(text) ? null : 'First take-off is empty.')}
         onChange={(text) => change({ startsAt: clock.read(text) ?? shoot.startsAt }, 'first take-off')}
       />
       <QuantityField
@@ -79,29 +82,29 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
           change({ policy: { ...shoot.policy, reserveCharge } }, 'charge at touch-down')
         }
       />
-      <fieldset className="at-hand">
-        <legend>Batteries at hand</legend>
-        {batteries.map((battery) => {
-          const { id, label, keeping } = battery;
-          const flown = isFlown(keeping);
-          return (
-            <label key={id}>
-              <input
-                type="checkbox"
-                checked={flown && shoot.batteryIds.includes(id)}
-                disabled={!flown}
-                onChange={() => toggle(id)}
-              />{' '}
-              {label}{' '}
-              <small>
-                {flown
-                  ? `${Math.round(takeoffCharge(packAtTheHour(battery, conditions), likeliest(battery.aircraftId)) * 100)} %`
-                  : keeping?.state}
-              </small>
-            </label>
-          );
-        })}
-      </fieldset>
+      <Checkbox.Group
+        label="Batteries at hand"
+        value={batteries
+          .filter(({ id, keeping }) => isFlown(keeping) && shoot.batteryIds.includes(id))
+          .map(({ id }) => id)}
+        onChange={atHand}
+        className={styles.atHand}
+      >
+        <div className={styles.boxes}>
+          {batteries.map((battery) => {
+            const { id, label, keeping, aircraftId } = battery;
+            const charge = takeoffCharge(packAtTheHour(battery, conditions), likeliest(aircraftId));
+            return (
+              <Checkbox
+                key={id}
+                value={id}
+                disabled={!isFlown(keeping)}
+                label={`${label} ${isFlown(keeping) ? percent(charge) : keeping?.state}`}
+              />
+            );
+          })}
+        </div>
+      </Checkbox.Group>
     </section>
   );
 }

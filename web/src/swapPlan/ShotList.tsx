@@ -1,11 +1,11 @@
 import {
+  styles as flyingStyles,
   minutesAndSeconds,
   nameProblem,
   type ShootRecord,
   type Shot,
   type Style,
   shotRanges,
-  styles,
 } from '@acorn-tally/core';
 import {
   type Announcements,
@@ -25,24 +25,31 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { ActionIcon, UnstyledButton } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconGripVertical, IconTrash } from '@tabler/icons-react';
-import { useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { Chosen } from '../parts/Desk';
+import { IconButton } from '../parts/IconButton';
+import { LinkButton } from '../parts/LinkButton';
+import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
+import styles from './ShotList.module.css';
 
 /** The shots in the pilot's order: dragged, moved by keys or buttons, opened to be changed. */
 export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
   const edit = useRecords((state) => state.edit);
-  const [openId, setOpenId] = useState<string | null>(null);
+  const { shotId: openId, choose } = useChosen();
+  const setOpenId = (shotId: string | null) => choose({ shotId });
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const { shots } = shoot;
-  const setShots = (next: readonly Shot[], label: string) => edit('shoots', shoot.id, { shots: next }, label);
+  const setShots = (next: readonly Shot[], label: string, offered = false) =>
+    edit('shoots', shoot.id, { shots: next }, label, { offered });
   const move = (from: number, to: number) => {
     if (to >= 0 && to < shots.length) setShots(arrayMove([...shots], from, to), 'order of the shots');
   };
@@ -57,8 +64,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
     setOpenId(shot.id);
   };
   return (
-    <>
-      <h2>Shots, in your order</h2>
+    <Chosen title="Shots, in your order">
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -66,7 +72,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
         accessibility={{ announcements: saidWhileMoving(shots) }}
       >
         <SortableContext items={shots.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ol className="shots">
+          <ol className={styles.shots}>
             {shots.map((shot, index) => (
               <ShotItem
                 key={shot.id}
@@ -85,6 +91,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
                   setShots(
                     shots.filter((other) => other.id !== shot.id),
                     `removing ${shot.name}`,
+                    true,
                   )
                 }
               />
@@ -92,10 +99,8 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
           </ol>
         </SortableContext>
       </DndContext>
-      <button type="button" className="link" onClick={addShot}>
-        Add a shot
-      </button>
-    </>
+      <LinkButton onClick={addShot}>Add a shot</LinkButton>
+    </Chosen>
   );
 }
 
@@ -145,20 +150,19 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
-      className="shot"
+      className={styles.shot}
     >
-      <div className="shot-line">
-        <button
-          type="button"
-          className="shot-grip"
+      <div className={styles.line}>
+        <ActionIcon
+          className={styles.grip}
           ref={setActivatorNodeRef}
           {...attributes}
           {...listeners}
           aria-label={`Move ${shot.name}`}
         >
-          <IconGripVertical size={15} aria-hidden />
-        </button>
-        <button type="button" className="shot-open" aria-expanded={open} onClick={onToggle}>
+          <IconGripVertical size={16} aria-hidden />
+        </ActionIcon>
+        <UnstyledButton className={styles.open} aria-expanded={open} onClick={onToggle}>
           <span>
             <b>
               {number} {shot.name}
@@ -168,10 +172,10 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
             </small>
           </span>
           <b>{minutesAndSeconds(shot.durationS)}</b>
-        </button>
+        </UnstyledButton>
       </div>
       {open && (
-        <div className="shot-fields">
+        <div className={styles.fields}>
           <TextField
             label="Name"
             value={shot.name}
@@ -186,7 +190,7 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
           <ChoiceField<Style>
             label="Style"
             value={shot.style}
-            options={styles.map((value) => ({ value, label: value }))}
+            options={flyingStyles.map((value) => ({ value, label: value }))}
             onChange={(style) => onChange({ style }, 'style')}
           />
           <QuantityField
@@ -204,16 +208,10 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
             value={shot.heightM}
             onChange={(heightM) => onChange({ heightM }, 'height')}
           />
-          <div className="shot-actions">
-            <button type="button" onClick={() => onMove(-1)} aria-label={`Move ${shot.name} up`}>
-              <IconArrowUp size={16} aria-hidden />
-            </button>
-            <button type="button" onClick={() => onMove(1)} aria-label={`Move ${shot.name} down`}>
-              <IconArrowDown size={16} aria-hidden />
-            </button>
-            <button type="button" onClick={onRemove} aria-label={`Remove ${shot.name}`}>
-              <IconTrash size={16} aria-hidden />
-            </button>
+          <div className={styles.actions}>
+            <IconButton icon={IconArrowUp} label={`Move ${shot.name} up`} onClick={() => onMove(-1)} />
+            <IconButton icon={IconArrowDown} label={`Move ${shot.name} down`} onClick={() => onMove(1)} />
+            <IconButton icon={IconTrash} label={`Remove ${shot.name}`} onClick={onRemove} />
           </div>
         </div>
       )}

@@ -7,19 +7,25 @@ import {
   usualReserveCharge,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
+import type { ReactNode } from 'react';
 import { Say } from '../fields/Say';
+import { Desk } from '../parts/Desk';
+import { Empty } from '../parts/Empty';
+import { Headline } from '../parts/Headline';
+import { usePhone } from '../parts/usePhone';
+import { Warning } from '../parts/Warning';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBatteriesOf, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
 import { useRecords } from '../state/records';
-import { FlightTable } from './FlightTable';
 import { planHeadline } from './headline';
 import { PlanSettings } from './PlanSettings';
+import { PlanTable } from './PlanTable';
 import { ShotList } from './ShotList';
+import styles from './SwapPlanView.module.css';
+import { splitShot } from './split';
 import { Tidings } from './Tidings';
 import { Timeline } from './Timeline';
 import { usePlan } from './usePlan';
-import './swapPlan.css';
 
 /** Which shots go on which battery, and when: take-off, turn back, touch down and swap. */
 export function SwapPlanView() {
@@ -53,16 +59,18 @@ function NoShoot() {
     }
   };
   return (
-    <main className="empty">
-      <h1>No shoot yet</h1>
-      <p>
-        List the shots in the order you want them; the plan says which battery flies which, and when to swap.
-      </p>
-      {aircraft ? (
-        <Button onClick={() => void start()}>Start a shoot with {aircraft.name}</Button>
-      ) : (
-        <p>Add an aircraft in Kit first.</p>
-      )}
+    <main>
+      <Empty title="No shoot yet">
+        <p>
+          List the shots in the order you want them; the plan says which battery flies which, and when to
+          swap.
+        </p>
+        {aircraft ? (
+          <Button onClick={() => void start()}>Start a shoot with {aircraft.name}</Button>
+        ) : (
+          <p>Add an aircraft in Kit first.</p>
+        )}
+      </Empty>
     </main>
   );
 }
@@ -75,49 +83,56 @@ interface DeskProps {
 function ShootDesk({ shoot, conditions }: DeskProps) {
   const aircraft = useRecords((state) => state.aircraft.find(({ id }) => id === shoot.aircraftId));
   const batteries = useBatteriesOf(shoot.aircraftId);
+  const isPhone = usePhone();
   if (!aircraft) return <NoShoot />;
+  const settings = <PlanSettings shoot={shoot} batteries={batteries} conditions={conditions} />;
   return (
-    <div className="desk">
-      <aside className="desk-left" aria-label="Shots">
-        <ShotList shoot={shoot} />
-      </aside>
-      <PlanMain shoot={shoot} aircraft={aircraft} batteries={batteries} conditions={conditions} />
-    </div>
+    <Desk
+      label="Shots and shoot"
+      aside={
+        <>
+          <ShotList shoot={shoot} />
+          {isPhone && settings}
+        </>
+      }
+    >
+      <PlanMain shoot={shoot} aircraft={aircraft} batteries={batteries} conditions={conditions}>
+        {!isPhone && settings}
+      </PlanMain>
+    </Desk>
   );
 }
 
 interface MainProps extends DeskProps {
   readonly aircraft: AircraftRecord;
   readonly batteries: readonly BatteryRecord[];
+  /** Between the answer and the plan. */
+  readonly children: ReactNode;
 }
 
-function PlanMain({ shoot, aircraft, batteries, conditions }: MainProps) {
+function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProps) {
   const plan = usePlan(shoot, aircraft, batteries, conditions);
   return (
-    <main className="desk-main">
-      {plan.trouble !== null && (
-        <p className="danger" role="alert">
-          <IconAlertTriangle size={16} aria-hidden /> No plan: {plan.trouble}
-        </p>
-      )}
+    <>
+      {plan.trouble !== null && <Warning alert>No plan: {plan.trouble}</Warning>}
       {plan.value?.ok === false && (
-        <p className="danger" role="alert">
-          <IconAlertTriangle size={16} aria-hidden /> <Say sentence={plan.value.refusal} />
-        </p>
+        <Warning alert>
+          <Say sentence={plan.value.refusal} />
+        </Warning>
       )}
-      <div className={`headline${plan.fresh ? '' : ' plan-old'}`} aria-busy={!plan.fresh}>
-        <h1>{plan.value?.ok ? planHeadline(plan.value.value, shoot.shots.length) : 'Placing the shots …'}</h1>
-        <p>
-          {shoot.name} · {aircraft.name}
-        </p>
-      </div>
-      <PlanSettings shoot={shoot} batteries={batteries} conditions={conditions} />
+      <Headline
+        title={plan.value?.ok ? planHeadline(plan.value.value, shoot.shots.length) : 'Placing the shots …'}
+        old={!plan.fresh}
+      >
+        {shoot.name} · {aircraft.name}
+      </Headline>
+      {children}
       {plan.value?.ok && (
-        <div className={plan.fresh ? undefined : 'plan-old'}>
-          <Flights plan={plan.value.value} shoot={shoot} batteries={batteries} />
+        <div data-old={!plan.fresh || undefined} className={styles.plan}>
+          <Flights plan={plan.value.value} shoot={shoot} batteries={batteries} conditions={conditions} />
         </div>
       )}
-    </main>
+    </>
   );
 }
 
@@ -125,11 +140,21 @@ interface FlightsProps {
   readonly plan: SwapPlan;
   readonly shoot: ShootRecord;
   readonly batteries: readonly BatteryRecord[];
+  readonly conditions: ConditionsRecord;
 }
 
-function Flights({ plan, shoot, batteries }: FlightsProps) {
+function Flights({ plan, shoot, batteries, conditions }: FlightsProps) {
+  const edit = useRecords((state) => state.edit);
   const labelOf = (id: string) => batteries.find((battery) => battery.id === id)?.label ?? 'removed battery';
   const shotOf = (id: string) => shoot.shots.find((shot) => shot.id === id);
+  const split = (id: string, parts: number) =>
+    edit(
+      'shoots',
+      shoot.id,
+      { shots: splitShot(shoot.shots, id, parts, () => crypto.randomUUID()) },
+      `splitting ${shotOf(id)?.name}`,
+      { offered: true },
+    );
   const numberOf = (id: string) => shoot.shots.findIndex((shot) => shot.id === id) + 1;
   return (
     <>
@@ -138,14 +163,15 @@ function Flights({ plan, shoot, batteries }: FlightsProps) {
           <Timeline
             plan={plan}
             startsAt={shoot.startsAt}
+            coordinates={conditions.site?.coordinates ?? null}
             labelOf={labelOf}
             shotOf={shotOf}
             numberOf={numberOf}
           />
-          <FlightTable plan={plan} startsAt={shoot.startsAt} labelOf={labelOf} shotOf={shotOf} />
+          <PlanTable plan={plan} startsAt={shoot.startsAt} labelOf={labelOf} shotOf={shotOf} />
         </>
       )}
-      <Tidings plan={plan} shoot={shoot} labelOf={labelOf} shotOf={shotOf} />
+      <Tidings plan={plan} shoot={shoot} labelOf={labelOf} shotOf={shotOf} onSplit={split} />
     </>
   );
 }

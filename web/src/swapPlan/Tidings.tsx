@@ -5,27 +5,32 @@ import {
   type Shot,
   type SwapPlan,
 } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
 import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
+import { LinkButton } from '../parts/LinkButton';
+import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
 import { useClock } from '../state/clock';
 import { after, earlyInWords } from './headline';
+import { partsNeeded } from './split';
+import styles from './Tidings.module.css';
 
 interface Props {
   readonly plan: SwapPlan;
   readonly shoot: ShootRecord;
   readonly labelOf: (batteryId: string) => string;
   readonly shotOf: (shotId: string) => Shot | undefined;
+  /** Makes several shots of one that is too long for any battery. */
+  readonly onSplit: (shotId: string, parts: number) => void;
 }
 
 /** What to mind: the tightest flight, what stays in hand, and the shots that found no battery, each with the reason. */
-export function Tidings({ plan, shoot, labelOf, shotOf }: Props) {
+export function Tidings({ plan, shoot, labelOf, shotOf, onSplit }: Props) {
   const clock = useClock();
   const tightest = [...plan.flights].sort((a, b) => a.spareS - b.spareS)[0];
   return (
-    <div className="tidings">
-      <section>
-        <h2 className="section-title">Tightest flight</h2>
+    <div className={styles.tidings}>
+      <Section title="Tightest flight">
         {tightest ? (
           <p>
             <b>{labelOf(tightest.batteryId)}</b> has {minutesAndSeconds(tightest.spareS)} min left over,{' '}
@@ -35,9 +40,8 @@ export function Tidings({ plan, shoot, labelOf, shotOf }: Props) {
         ) : (
           <p>Nothing is flown yet.</p>
         )}
-      </section>
-      <section>
-        <h2 className="section-title">In hand</h2>
+      </Section>
+      <Section title="In hand">
         <p>
           {plan.unusedBatteryIds.length > 0
             ? `${plan.unusedBatteryIds.map(labelOf).join(', ')} ${plan.unusedBatteryIds.length === 1 ? 'is' : 'are'} not flown.`
@@ -45,25 +49,32 @@ export function Tidings({ plan, shoot, labelOf, shotOf }: Props) {
           {plan.flights.length > 0 &&
             ` Down for the last time at ${clock.format(after(shoot.startsAt, plan.doneS), 'HH:mm')}.`}
         </p>
-      </section>
-      <section>
-        <h2 className="section-title">Not placed</h2>
+      </Section>
+      <Section title="Not placed">
         {plan.unplaced.length === 0 ? (
-          <p>Nothing. Every shot is on a battery.</p>
+          <p>
+            {shoot.shots.length === 0
+              ? 'There is no shot yet: add the first.'
+              : 'Nothing. Every shot is on a battery.'}
+          </p>
         ) : (
-          <ul>
-            {plan.unplaced.map(({ shotId, reason }) => (
-              <li key={shotId}>
-                <span className="danger">
-                  <IconAlertTriangle size={14} aria-hidden />
-                  <b>{shotOf(shotId)?.name}</b>
-                </span>{' '}
-                <Say sentence={reason} />
-              </li>
-            ))}
+          <ul className={styles.list}>
+            {plan.unplaced.map(({ shotId, reason }) => {
+              const parts = partsNeeded(reason);
+              return (
+                <li key={shotId}>
+                  <Warning>
+                    <b>{shotOf(shotId)?.name}</b> <Say sentence={reason} />{' '}
+                    {parts !== null && (
+                      <LinkButton onClick={() => onSplit(shotId, parts)}>Split it into {parts}</LinkButton>
+                    )}
+                  </Warning>
+                </li>
+              );
+            })}
           </ul>
         )}
-      </section>
+      </Section>
     </div>
   );
 }

@@ -1,37 +1,44 @@
-import { minutesAndSeconds, straightLine } from '@acorn-tally/core';
+import { type FrozenEstimate, minutesAndSeconds, straightLine, type TestFlight } from '@acorn-tally/core';
 import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chargeAxes } from '../charts/axes';
 import { bandDatasets, bandLabel } from '../charts/bandDatasets';
+import { ChartKey } from '../charts/ChartKey';
+import styles from '../charts/chart.module.css';
 import { token } from '../charts/setup';
 import { percent } from '../fields/percent';
-import type { TestRow } from './useTests';
+
+interface Props {
+  readonly test: TestFlight;
+  readonly estimate: FrozenEstimate;
+}
 
 /** The estimated curve, what was read at the start and the end, and the straight line through both. */
-export function TestChart({ row: { record } }: { readonly row: TestRow }) {
-  const { data, options, words } = useMemo(() => chartOf(record), [record]);
+export function TestChart({ test, estimate }: Props) {
+  const { data, options, words } = useMemo(() => chartOf(test, estimate), [test, estimate]);
   return (
     <>
-      <ul className="chart-key">
-        <li className="key-read">read from the gauge</li>
-        <li className="key-estimated">estimated, eight in ten</li>
-        <li className="key-straight">straight line</li>
-      </ul>
-      <div className="chart">
+      <ChartKey
+        lines={[
+          { words: 'read from the gauge', colour: 'spend', as: 'diamond' },
+          { words: 'estimated, eight in ten', colour: 'home' },
+          { words: 'straight line', colour: 'ink-soft', as: 'dashed' },
+        ]}
+      />
+      <div className={styles.chart}>
         <Line data={data} options={options} aria-label={words} />
       </div>
     </>
   );
 }
 
-function chartOf(record: TestRow['record']) {
-  const { test } = record;
+function chartOf(test: TestFlight, estimate: FrozenEstimate) {
   const minutes = (seconds: number) => seconds / 60;
   const start = { x: 0, y: test.startCharge * 100 };
   const end = { x: minutes(test.durationS), y: test.endCharge * 100 };
   const zero = { x: minutes(straightLine(test).toZeroS), y: 0 };
-  const estimated = (record.estimate.answer?.curve ?? [])
+  const estimated = (estimate.answer?.curve ?? [])
     .filter((point) => point.charge >= 0)
     .map((point) => ({ x: minutes(point.timeS), y: point.charge * 100 }));
   const lastMinute = Math.max(zero.x, estimated[estimated.length - 1]?.x ?? 0);
@@ -50,7 +57,7 @@ function chartOf(record: TestRow['record']) {
       },
       line('straight line', [start, zero], token('ink-soft'), 1.3, [5, 4]),
       line('estimated', estimated, token('home'), 2.4, []),
-      ...bandDatasets(record.estimate.answer?.curveBand ?? [], 'band-home'),
+      ...bandDatasets(estimate.answer?.curveBand ?? [], 'band-home'),
     ],
   };
   const options: ChartOptions<'line'> = {

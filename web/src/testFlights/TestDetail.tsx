@@ -1,22 +1,33 @@
 import {
+  type FrozenEstimate,
   type FrozenWords,
   liftOffChecks,
   minutesAndSeconds,
   straightLine,
   type TestFlightContent,
 } from '@acorn-tally/core';
-import { Button } from '@mantine/core';
+import { Button, Skeleton, Table } from '@mantine/core';
 import { IconHelp } from '@tabler/icons-react';
+import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { Headline } from '../parts/Headline';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
+import { Wrong } from '../parts/Wrong';
 import { useClock } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
-import { checkNames } from '../wayHome/checkNames';
-import { TestChart } from './TestChart';
+import { checkNames } from './checkNames';
+import styles from './TestDetail.module.css';
+import { useFrozen } from './useFrozen';
 import type { TestRow } from './useTests';
-import { howFlown, signedPercent } from './words';
+import { howFlown, missInWords } from './words';
+
+const TestChart = lazyChart(() => import('./TestChart').then((module) => module.TestChart));
 
 /** One test: its headline, the estimated curve with what was read, and three ways of reckoning it. */
 export function TestDetail({ row }: { readonly row: TestRow }) {
@@ -26,31 +37,39 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
   const { write } = useWriter();
   const clock = useClock();
   const label = battery?.label ?? 'removed battery';
+  const { estimate, trouble } = useFrozen(record.id);
   return (
     <>
-      <div className="headline">
-        <h1>
-          {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} to {percent(test.endCharge)}
-        </h1>
-        <p>
-          {clock.format(record.flownAt, 'D MMM YYYY')}, {write('temperature', weather.airTemperatureC)}, wind{' '}
-          {write('speed', weather.wind.speedMps, 1)}, ground {write('distance', weather.elevationM)} ·{' '}
-          {percent(test.startCharge)} at lift-off
-          {test.startTemperatureC != null && `, pack ${write('temperature', test.startTemperatureC)}`}
-        </p>
-      </div>
+      <Headline
+        title={
+          <>
+            {label}, {howFlown(record)}, {minutesAndSeconds(test.durationS)} min, down to{' '}
+            {percent(test.endCharge)}
+          </>
+        }
+      >
+        {clock.format(record.flownAt, 'D MMM YYYY')}, {write('temperature', weather.airTemperatureC)}, wind{' '}
+        {write('speed', weather.wind.speedMps, 1)}, ground {write('distance', weather.elevationM)} ·{' '}
+        {percent(test.startCharge)} at lift-off
+        {test.startTemperatureC != null && `, pack ${write('temperature', test.startTemperatureC)}`}
+      </Headline>
       <Questions row={row} />
-      <div className="test-top">
-        <section>
-          <TestChart row={row} />
+      <div className={styles.top}>
+        <section aria-label="The flight against its estimate">
+          {trouble && <Wrong>{trouble}</Wrong>}
+          {estimate ? (
+            <TestChart test={test} estimate={estimate} />
+          ) : (
+            !trouble && <Skeleton height={246} radius="sm" />
+          )}
         </section>
-        <section>
+        <div>
           <AllOfIt row={row} />
-          <ThisFlight row={row} />
-        </section>
+          <ThisFlight row={row} estimate={estimate} />
+        </div>
       </div>
       {record.liftOff && (
-        <p className="panel-note">
+        <Note>
           Before lift-off {record.liftOff.length} of {liftOffChecks.length} were ticked
           {record.liftOff.length < liftOffChecks.length &&
             `; not ${liftOffChecks
@@ -58,10 +77,11 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
               .map((one) => checkNames[one])
               .join(', ')}`}
           .
-        </p>
+        </Note>
       )}
-      <div className="test-edit">
+      <div className={styles.edit}>
         <TextField
+          stacked
           label="Left out of the figures because"
           value={record.excludedReason ?? ''}
           placeholder="it counts; write why, if it should not"
@@ -75,17 +95,14 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           }
         />
         <TextField
+          stacked
           label="Note"
           value={record.note ?? ''}
           onChange={(text) => edit('testFlights', record.id, { note: text || null }, 'note of a test')}
         />
-        <button
-          type="button"
-          className="link"
-          onClick={() => void remove('testFlights', record.id, `removing a test of ${label}`)}
-        >
+        <LinkButton onClick={() => void remove('testFlights', record.id, `removing a test of ${label}`)}>
           Remove this test
-        </button>
+        </LinkButton>
       </div>
     </>
   );
@@ -98,7 +115,7 @@ function Questions({ row: { record, questions } }: { readonly row: TestRow }) {
   const answer = (content: Partial<TestFlightContent>) =>
     edit('testFlights', record.id, content, 'an answer about a test');
   return (
-    <ul className="test-questions" aria-label="Asked before it counts">
+    <ul className={styles.questions} aria-label="Asked before it counts">
       {questions.map((question) => (
         <li key={question.code}>
           <IconHelp size={16} aria-hidden />
@@ -119,16 +136,16 @@ function Questions({ row: { record, questions } }: { readonly row: TestRow }) {
 
 function Answer({ onClick, children }: { readonly onClick: () => void; readonly children: string }) {
   return (
-    <Button size="compact-sm" variant="default" onClick={onClick}>
+    <Button variant="default" onClick={onClick}>
       {children}
     </Button>
   );
 }
 
 function AllOfIt({ row: { record } }: { readonly row: TestRow }) {
-  const { test, estimate } = record;
+  const { test } = record;
   const line = straightLine(test);
-  const boxS = estimate.request.aircraft.advertisedFlightTimeS;
+  const boxS = record.outcome.advertisedFlightTimeS;
   const start = Math.round(test.startCharge * 100);
   const end = Math.round(test.endCharge * 100);
   const ways = [
@@ -137,72 +154,81 @@ function AllOfIt({ row: { record } }: { readonly row: TestRow }) {
     { way: 'On the box', seconds: boxS },
   ];
   return (
-    <>
-      <h2 className="section-title">How long would all of it last?</h2>
-      <table className="figures">
-        <thead>
-          <tr>
-            <th scope="col">way of reckoning</th>
-            <th scope="col">100 → 0 %</th>
-            <th scope="col">of the box</th>
-          </tr>
-        </thead>
-        <tbody>
+    <Section title="How long would all of it last?">
+      <Table>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th scope="col">way of reckoning</Table.Th>
+            <Table.Th scope="col" data-figure>
+              100 → 0 %
+            </Table.Th>
+            <Table.Th scope="col" data-figure>
+              of the box
+            </Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
           {ways.map(({ way, seconds }) => (
-            <tr key={way}>
-              <th scope="row">{way}</th>
-              <td>{minutesAndSeconds(seconds)} min</td>
-              <td>{percent(seconds / boxS)}</td>
-            </tr>
+            <Table.Tr key={way}>
+              <Table.Th scope="row">{way}</Table.Th>
+              <Table.Td data-figure>{minutesAndSeconds(seconds)} min</Table.Td>
+              <Table.Td data-figure>{percent(seconds / boxS)}</Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
-    </>
+        </Table.Tbody>
+      </Table>
+    </Section>
   );
 }
 
-function ThisFlight({ row: { record, comparison } }: { readonly row: TestRow }) {
-  const { test, estimate } = record;
-  const byShareS = estimate.request.aircraft.advertisedFlightTimeS * (test.startCharge - test.endCharge);
-  const against = (seconds: number | null) =>
-    seconds === null ? '–' : signedPercent(seconds / test.durationS - 1);
+interface ThisFlightProps {
+  readonly row: TestRow;
+  /** Null while it is being read. */
+  readonly estimate: FrozenEstimate | null;
+}
+
+function ThisFlight({ row: { record, comparison }, estimate }: ThisFlightProps) {
+  const { test, outcome } = record;
+  const byShareS = outcome.advertisedFlightTimeS * (test.startCharge - test.endCharge);
+  const ways = [
+    { way: 'Flown', seconds: test.durationS, against: '' },
+    {
+      way: 'Estimated when it was recorded',
+      seconds: comparison.estimatedS,
+      against: comparison.missFraction === null ? '–' : missInWords(comparison.missFraction),
+    },
+    {
+      way: 'Box minutes × share of charge',
+      seconds: byShareS,
+      against: missInWords(byShareS / test.durationS - 1),
+    },
+  ];
   return (
-    <>
-      <h2 className="section-title test-second">This flight, to {percent(test.endCharge)}</h2>
-      <table className="figures">
-        <tbody>
-          <tr>
-            <th scope="row">Flown</th>
-            <td>{minutesAndSeconds(test.durationS)} min</td>
-            <td />
-          </tr>
-          <tr>
-            <th scope="row">Estimated when it was recorded</th>
-            <td>
-              {comparison.estimatedS === null ? '–' : `${minutesAndSeconds(comparison.estimatedS)} min`}
-            </td>
-            <td>{against(comparison.estimatedS)}</td>
-          </tr>
-          <tr>
-            <th scope="row">Box minutes × share of charge</th>
-            <td>{minutesAndSeconds(byShareS)} min</td>
-            <td>{against(byShareS)}</td>
-          </tr>
-        </tbody>
-      </table>
-      {estimate.refusal && (
-        <p className="danger">
+    <Section title={`This flight, down to ${percent(test.endCharge)}`} className={styles.second}>
+      <Table>
+        <Table.Tbody>
+          {ways.map(({ way, seconds, against }) => (
+            <Table.Tr key={way}>
+              <Table.Th scope="row">{way}</Table.Th>
+              <Table.Td data-figure>{seconds === null ? '–' : `${minutesAndSeconds(seconds)} min`}</Table.Td>
+              <Table.Td data-figure>{against}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      {estimate?.refusal && (
+        <Warning>
           No estimate: <Frozen words={estimate.refusal} />
-        </p>
+        </Warning>
       )}
-      {estimate.answer?.cautions
+      {estimate?.answer?.cautions
         .filter(({ code }) => code === 'ground-effect')
         .map((caution) => (
-          <p key={caution.code} className="test-hint">
+          <Note key={caution.code}>
             <Frozen words={caution} />.
-          </p>
+          </Note>
         ))}
-    </>
+    </Section>
   );
 }
 

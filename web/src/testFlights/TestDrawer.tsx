@@ -4,6 +4,7 @@ import {
   type ConditionsRecord,
   compareInstants,
   type Mode,
+  type Quantity,
   type TestFlight,
   type TestPattern,
   testFlightProblem,
@@ -12,11 +13,18 @@ import {
   testQuestions,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import { type FormEvent, useState } from 'react';
-import { SidePanel } from '../app/SidePanel';
+import { useForm } from '@mantine/form';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
+import field from '../fields/field.module.css';
+import { inForm } from '../fields/inForm';
+import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { Note } from '../parts/Note';
+import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
+import { Wrong } from '../parts/Wrong';
 import { packAtTheHour } from '../state/atTheHour';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
@@ -26,32 +34,24 @@ import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { isHover, patternNames } from './words';
 
-interface Props {
-  readonly opened: boolean;
-  readonly onClose: () => void;
-}
-
 /** Records a test that was flown; what was typed stays until it is saved, also when the drawer is closed. */
-export function TestDrawer({ opened, onClose }: Props) {
+export function TestDrawer({ opened, onClose }: PanelProps) {
   const aircraft = useAircraft();
   const batteries = useBatteriesOf(aircraft?.id);
   const battery = useBattery(batteries);
   const conditions = useConditions();
-  const [round, setRound] = useState(0);
+  const navigate = useNavigate();
   if (!aircraft || !conditions) return null;
   return (
-    <SidePanel title="Record a test" opened={opened} onClose={onClose} keepMounted>
+    <SidePanel title="Record a test" opened={opened} onClose={onClose}>
       {battery ? (
         <TestForm
-          key={`${aircraft.id} ${round}`}
+          key={aircraft.id}
           aircraft={aircraft}
           batteries={batteries}
           battery={battery}
           conditions={conditions}
-          onSaved={() => {
-            setRound(round + 1);
-            onClose();
-          }}
+          onSaved={() => void navigate('/test-flights')}
         />
       ) : (
         <p>{aircraft.name} has no battery yet: add one in Kit.</p>
@@ -88,41 +88,45 @@ const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
 function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormProps) {
   const { add, edit } = useRecords();
   const { choose } = useChosen();
-  const [draft, setDraft] = useDraft(`test of ${aircraft.id}`, () => emptyDraft(battery, conditions));
+  const [draft, keepDraft] = useDraft(`test of ${aircraft.id}`, () => emptyDraft(battery, conditions));
+  const form = useForm<Draft>({
+    mode: 'controlled',
+    initialValues: draft,
+    onValuesChange: keepDraft,
+    validate: {
+      heightM: needed(testFlightRanges.heightM),
+      startCharge: needed(testFlightRanges.startCharge),
+      durationS: needed(testFlightRanges.durationS),
+      endCharge: (value, { startCharge }) =>
+        needed(testFlightRanges.endCharge)(value) ?? againstStart(startCharge, value),
+    },
+  });
+  const element = useRef<HTMLFormElement>(null);
   const { say, write } = useWriter();
   const clock = clockAt(conditions);
-  const [sent, setSent] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
-  const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
-  const hover = isHover(draft.pattern);
-  const problem =
-    draft.startCharge !== null && draft.endCharge !== null
-      ? testFlightProblem({ startCharge: draft.startCharge, endCharge: draft.endCharge })
-      : null;
-
-  const test = testOf(draft);
-  const chosen = batteries.find(({ id }) => id === draft.batteryId) ?? battery;
+  const { values } = form;
+  const set = form.setFieldValue;
+  const test = testOf(values);
+  const chosen = batteries.find(({ id }) => id === values.batteryId) ?? battery;
   const questions =
-    test && !problem
+    test && !againstStart(values.startCharge, values.endCharge)
       ? testQuestions(
-          { ...draft, test, weather: conditions.weather, aircraft: aircraft.spec, battery: chosen.pack },
+          { ...values, test, weather: conditions.weather, aircraft: aircraft.spec, battery: chosen.pack },
           Date.now(),
         )
       : [];
 
-  const save = async (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault();
-    setSent(true);
-    const wrong = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (wrong || !test || problem) {
-      wrong?.focus();
-      return;
-    }
+  /** What a field says is wrong with its text, the form does not know. */
+  const firstWrong = () => element.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+  const save = async () => {
+    const wrong = firstWrong();
+    if (wrong || !test) return wrong?.focus();
     setBusy(true);
     try {
       const { weather } = conditions;
-      const { batteryId, flownAt, note } = draft;
+      const { batteryId, flownAt, note } = values;
       const content = {
         aircraftId: aircraft.id,
         batteryId,
@@ -135,7 +139,9 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       const saved = await add('testFlights', content, 'recording a test');
       if (content.liftOff) edit('conditions', conditions.id, { liftOff: null }, 'the lift-off card');
       choose({ testFlightId: saved.id });
-      setDraft(null);
+      keepDraft(null);
+      // The panel goes; what is typed from now on is meant for the view.
+      element.current?.querySelector<HTMLElement>(':focus')?.blur();
       onSaved();
     } catch (error) {
       setTrouble((error as Error).message);
@@ -144,112 +150,105 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
   };
 
   return (
-    <form onSubmit={save} noValidate>
-      <div className="field">
-        <span>Aircraft</span>
-        <span className="field-value">{aircraft.name}</span>
+    <form
+      ref={element}
+      noValidate
+      onSubmit={form.onSubmit(
+        () => void save(),
+        () => requestAnimationFrame(() => firstWrong()?.focus()),
+      )}
+    >
+      <div className={field.row}>
+        <span className={field.label}>Aircraft</span>
+        <span className={field.told}>{aircraft.name}</span>
       </div>
       <ChoiceField
         label="Battery"
-        value={draft.batteryId}
+        value={values.batteryId}
         options={batteries.map(({ id, label }) => ({ value: id, label }))}
-        onChange={(batteryId) => set({ batteryId })}
+        onChange={(batteryId) => set('batteryId', batteryId)}
       />
-      <TextField
+      <MomentField
         label="Flown"
-        type="datetime-local"
-        hint={clock.note(draft.flownAt) ?? undefined}
-        value={clock.field(draft.flownAt)}
-        problem={(text) => (clock.read(text) ? null : 'Day and hour are empty.')}
-        onChange={(text) => set({ flownAt: clock.read(text) ?? draft.flownAt })}
+        withTime
+        hint={clock.note(values.flownAt) ?? undefined}
+        value={clock.field(values.flownAt)}
+        onChange={(text) => set('flownAt', clock.read(text) ?? values.flownAt)}
       />
-      <h3 className="panel-part">How it was flown</h3>
-      <ChoiceField
-        label="Pattern"
-        value={draft.pattern}
-        options={testPatterns.map((value) => ({ value, label: patternNames[value] }))}
-        onChange={(pattern) => set({ pattern })}
-      />
-      {!hover && (
-        <>
-          <ChoiceField
-            label="Mode"
-            value={draft.mode}
-            options={flyingModes.map((value) => ({ value, label: value }))}
-            onChange={(mode) => set({ mode })}
-          />
-          <QuantityField
-            quantity={testFlightRanges.airspeedMps}
-            value={draft.airspeedMps}
-            assumed={null}
-            hint="if you held one"
-            onChange={(airspeedMps) => set({ airspeedMps })}
-          />
-        </>
-      )}
-      <QuantityField
-        quantity={testFlightRanges.heightM}
-        value={draft.heightM}
-        missing={sent}
-        onChange={(heightM) => set({ heightM })}
-      />
-      <h3 className="panel-part">What you read</h3>
-      <QuantityField
-        first
-        quantity={testFlightRanges.startCharge}
-        value={draft.startCharge}
-        missing={sent}
-        hint="what the gauge showed, seldom 100 %"
-        onChange={(startCharge) => set({ startCharge })}
-      />
-      <QuantityField
-        quantity={testFlightRanges.durationS}
-        value={draft.durationS}
-        missing={sent}
-        hint="as 18:06, or 18.1"
-        onChange={(durationS) => set({ durationS })}
-      />
-      <QuantityField
-        quantity={testFlightRanges.endCharge}
-        value={draft.endCharge}
-        missing={sent}
-        onChange={(endCharge) => set({ endCharge })}
-      />
-      {problem && (
-        <p className="field-problem" role="alert">
-          {problem}
-        </p>
-      )}
-      <QuantityField
-        quantity={testFlightRanges.startTemperatureC}
-        value={draft.startTemperatureC}
-        assumed={conditions.weather.airTemperatureC}
-        onChange={(startTemperatureC) => set({ startTemperatureC })}
-      />
-      <TextField label="Note" value={draft.note} onChange={(note) => set({ note })} />
-      <p className="panel-note test-weather">
-        In the conditions of the ribbon: {write('temperature', conditions.weather.airTemperatureC)}, wind{' '}
+      <PanelPart title="How it was flown">
+        <ChoiceField
+          label="Pattern"
+          value={values.pattern}
+          options={testPatterns.map((value) => ({ value, label: patternNames[value] }))}
+          onChange={(pattern) => set('pattern', pattern)}
+        />
+        {!isHover(values.pattern) && (
+          <>
+            <ChoiceField
+              label="Mode"
+              value={values.mode}
+              options={flyingModes.map((value) => ({ value, label: value }))}
+              onChange={(mode) => set('mode', mode)}
+            />
+            <QuantityField
+              quantity={testFlightRanges.airspeedMps}
+              assumed={null}
+              hint="if you held one"
+              {...inForm(form, 'airspeedMps')}
+            />
+          </>
+        )}
+        <QuantityField quantity={testFlightRanges.heightM} {...inForm(form, 'heightM')} />
+      </PanelPart>
+      <PanelPart title="What you read">
+        <QuantityField
+          first
+          quantity={testFlightRanges.startCharge}
+          hint="what the gauge showed, seldom 100 %"
+          {...inForm(form, 'startCharge')}
+        />
+        <QuantityField
+          quantity={testFlightRanges.durationS}
+          hint="as 18:06, or 18.1"
+          {...inForm(form, 'durationS')}
+        />
+        <QuantityField quantity={testFlightRanges.endCharge} {...inForm(form, 'endCharge')} />
+        <QuantityField
+          quantity={testFlightRanges.startTemperatureC}
+          assumed={conditions.weather.airTemperatureC}
+          {...inForm(form, 'startTemperatureC')}
+        />
+        <TextField label="Note" value={values.note} onChange={(note) => set('note', note)} />
+      </PanelPart>
+      <Note>
+        In the conditions above: {write('temperature', conditions.weather.airTemperatureC)}, wind{' '}
         {write('speed', conditions.weather.wind.speedMps, 1)}, ground{' '}
         {write('distance', conditions.weather.elevationM)}. The estimate for just this flight is kept with it.
-      </p>
+      </Note>
       {questions.length > 0 && (
-        <div className="field-question" role="status">
+        <div className={field.question} role="status">
           {questions.map((question) => (
             <span key={question.code}>{say(question)}</span>
           ))}
           <span>You may keep it; it counts once you have answered.</span>
         </div>
       )}
-      {trouble && (
-        <p className="field-problem" role="alert">
-          {trouble} Nothing you typed is lost.
-        </p>
-      )}
+      {trouble && <Wrong>{trouble} Nothing you typed is lost.</Wrong>}
       <Button type="submit" fullWidth loading={busy}>
         Keep this test
       </Button>
     </form>
   );
+}
+
+/** A number that has to be there. */
+function needed({ label }: Quantity) {
+  return (value: number | null) => (value === null ? `${label} is empty.` : null);
+}
+
+/** What is wrong with a charge at the end, seen from the one at the start; null where either is not known yet. */
+function againstStart(startCharge: number | null, endCharge: number | null): string | null {
+  return startCharge === null || endCharge === null ? null : testFlightProblem({ startCharge, endCharge });
 }
 
 function emptyDraft(battery: BatteryRecord, conditions: ConditionsRecord): Draft {

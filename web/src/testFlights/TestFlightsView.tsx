@@ -2,68 +2,74 @@ import { minutesAndSeconds } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useSearchParams } from 'react-router';
 import { percent } from '../fields/percent';
+import { Choosable } from '../parts/Choosable';
+import { Chosen, Desk } from '../parts/Desk';
+import { Empty } from '../parts/Empty';
+import { usePhone } from '../parts/usePhone';
 import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
 import { AllFlights } from './AllFlights';
 import { TestDetail } from './TestDetail';
-import { TestDrawer } from './TestDrawer';
+import styles from './TestFlightsView.module.css';
 import { type TestRow, useTests } from './useTests';
-import { howFlown, signedPercent } from './words';
-import './testFlights.css';
+import { howFlown, missInWords } from './words';
 
 /** What was flown, held against the estimate made for it and against the box. */
 export function TestFlightsView() {
   const rows = useTests();
   const aircraft = useAircraft();
+  const isPhone = usePhone();
   const { testFlightId, choose } = useChosen();
-  const [search, setSearch] = useSearchParams();
+  const [, setSearch] = useSearchParams();
   const chosen = rows.find(({ record }) => record.id === testFlightId) ?? rows[0] ?? null;
-  const recording = search.has('record');
-  const open = () => setSearch({ record: '' });
-  const close = () => setSearch({});
+  const record = (
+    <Button fullWidth onClick={() => setSearch({ record: '' })} disabled={!aircraft}>
+      Record a test <kbd className={styles.key}>T</kbd>
+    </Button>
+  );
   return (
-    <div className="desk">
-      <aside className="desk-left" aria-label="Test flights">
-        <h2>Flown so far</h2>
-        <ul className="test-list">
-          {rows.map((row) => (
-            <TestItem
-              key={row.record.id}
-              row={row}
-              chosen={row === chosen}
-              onChoose={() => choose({ testFlightId: row.record.id })}
-            />
-          ))}
-        </ul>
-        <Button fullWidth onClick={open} disabled={!aircraft}>
-          Record a test T
-        </Button>
-      </aside>
-      <main className="desk-main">
-        {chosen ? (
-          <>
-            <TestDetail key={chosen.record.id} row={chosen} />
-            <AllFlights rows={rows} />
-          </>
-        ) : (
-          <NoTests hasAircraft={aircraft !== null} />
-        )}
-      </main>
-      {aircraft && <TestDrawer opened={recording} onClose={close} />}
-    </div>
+    <Desk
+      label="Test flights"
+      action={record}
+      aside={
+        <>
+          <Chosen title="Flown so far">
+            <ul className={styles.list}>
+              {rows.map((row) => (
+                <TestItem
+                  key={row.record.id}
+                  row={row}
+                  chosen={row === chosen}
+                  onChoose={() => choose({ testFlightId: row.record.id })}
+                />
+              ))}
+            </ul>
+          </Chosen>
+          {!isPhone && record}
+        </>
+      }
+    >
+      {chosen ? (
+        <>
+          <TestDetail key={chosen.record.id} row={chosen} />
+          <AllFlights rows={rows} />
+        </>
+      ) : (
+        <NoTests hasAircraft={aircraft !== null} />
+      )}
+    </Desk>
   );
 }
 
 function NoTests({ hasAircraft }: { readonly hasAircraft: boolean }) {
   return (
-    <div className="empty">
-      <h1>No test flights yet</h1>
+    <Empty title="No test flights yet">
       <p>
         A full pack, a stopwatch at lift-off, a hover low over open ground until about 25 % is left: that one
         test says more than the box. {hasAircraft ? 'Record it with T.' : 'Add an aircraft in Minutes first.'}
       </p>
-    </div>
+    </Empty>
   );
 }
 
@@ -79,24 +85,19 @@ function TestItem({ row, chosen, onChoose }: ItemProps) {
   const { test } = record;
   return (
     <li>
-      <button type="button" className="test-item" aria-pressed={chosen} onClick={onChoose}>
+      <Choosable chosen={chosen} onChoose={onChoose} className={styles.item}>
         <b>
           {battery?.label ?? 'removed battery'} · {howFlown(record)}
         </b>
-        <b>
-          {counts
-            ? comparison.missFraction === null
-              ? '–'
-              : signedPercent(comparison.missFraction)
-            : questions.length > 0
-              ? 'asked'
-              : 'left out'}
-        </b>
+        {!counts && <b>{questions.length > 0 ? 'asked' : 'left out'}</b>}
         <small>
-          {clock.format(record.flownAt, 'D MMM')} · {minutesAndSeconds(test.durationS)} to{' '}
+          {clock.format(record.flownAt, 'D MMM')} · {minutesAndSeconds(test.durationS)} min, down to{' '}
           {percent(test.endCharge)}
         </small>
-      </button>
+        {counts && comparison.missFraction !== null && (
+          <small>estimate {missInWords(comparison.missFraction)}</small>
+        )}
+      </Choosable>
     </li>
   );
 }

@@ -1,12 +1,18 @@
 /** @jest-environment jsdom */
 
-import { frozenEstimate, type TestFlightRecord, testQuestions, timeAtCharge } from '@acorn-tally/core';
+import {
+  frozenEstimate,
+  listedTest,
+  type TestFlightRecord,
+  testQuestions,
+  timeAtCharge,
+} from '@acorn-tally/core';
 import { cleanup, renderHook } from '@testing-library/react';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
 import { useRecords } from '../state/records';
 import { jay, jay1, jayRequest } from '../testing/jay';
 import { medianMiss, useTests } from './useTests';
-import { howFlown, signedPercent } from './words';
+import { howFlown, missInWords } from './words';
 
 const estimate = frozenEstimate(jayRequest, boxDrawn(16));
 const lastsS = estimate.answer?.curve.at(-1)?.timeS ?? 0;
@@ -26,7 +32,10 @@ const flown = (id: string, flownAt: string, change: Partial<TestFlightRecord> = 
 });
 const listed = (...testFlights: TestFlightRecord[]) => {
   cleanup();
-  useRecords.setState({ testFlights, batteries: [jay1] });
+  useRecords.setState({
+    testFlights: testFlights.map((record) => listedTest(record, Date.now())),
+    batteries: [jay1],
+  });
   return renderHook(() => useTests()).result.current;
 };
 
@@ -109,5 +118,11 @@ test('how it was flown, and by how much it is off, in words', () => {
   const circle = { ...flown('', '').test, pattern: 'circle', mode: 'fast' } as const;
   expect(howFlown({ test: circle })).toBe('fast, circle round a subject');
   expect(howFlown({ test: { ...circle, mode: null } })).toBe('normal, circle round a subject');
-  expect([0.126, -0.03, 0.004, -0.004].map(signedPercent)).toEqual(['+13 %', '−3 %', '0 %', '0 %']);
+  // Which way it missed is said: an estimate above what was flown was too long.
+  expect([0.126, -0.03, 0.004, -0.004].map(missInWords)).toEqual([
+    '13 % too long',
+    '3 % too short',
+    'right',
+    'right',
+  ]);
 });

@@ -2,17 +2,15 @@ import {
   type BatteryRecord,
   type Comparison,
   compareInstants,
-  compareTest,
+  type ListedTest,
   median,
-  type TestFlightRecord,
   type TestQuestion,
-  testQuestions,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useRecords } from '../state/records';
 
 export interface TestRow {
-  readonly record: TestFlightRecord;
+  readonly record: ListedTest;
   readonly battery: BatteryRecord | null;
   readonly comparison: Comparison;
   readonly counts: boolean;
@@ -26,15 +24,11 @@ export function useTests(): readonly TestRow[] {
   return useMemo(() => {
     const byId = new Map(batteries.map((battery) => [battery.id, battery]));
     const rows = testFlights.map((record) => {
-      const questions = openQuestions(record, Date.now());
+      const questions = openQuestions(record);
       return {
         record,
         battery: byId.get(record.batteryId) ?? null,
-        comparison: compareTest(
-          record.test,
-          record.estimate.answer?.curve ?? [],
-          record.estimate.request.aircraft.advertisedFlightTimeS,
-        ),
+        comparison: record.outcome.comparison,
         counts: !record.excludedReason && questions.length === 0,
         questions,
       };
@@ -44,12 +38,9 @@ export function useTests(): readonly TestRow[] {
 }
 
 /** The questions about a test that were not answered; none about one that is left out anyway. */
-function openQuestions(record: TestFlightRecord, nowMs: number): TestQuestion[] {
-  if (record.excludedReason) return [];
-  const { aircraft, battery } = record.estimate.request;
-  return testQuestions({ ...record, aircraft, battery }, nowMs).filter(
-    ({ code }) => !record.confirmed?.includes(code),
-  );
+function openQuestions({ excludedReason, confirmed, outcome }: ListedTest): TestQuestion[] {
+  if (excludedReason) return [];
+  return outcome.questions.filter(({ code }) => !confirmed?.includes(code));
 }
 
 /** Half of the flights missed by less than this; null while none counts. */

@@ -19,8 +19,9 @@ export function howFlown({ test }: Pick<TestFlightContent, 'test'>): string {
   return isHover(test.pattern) ? pattern : `${test.mode ?? 'normal'}, ${pattern}`;
 }
 
-export function signedPercent(fraction: number): string {
-  const percent = Math.round(fraction * 100);
-  if (percent === 0) return '0 %';
-  return percent > 0 ? `+${percent} %` : `−${-percent} %`;
+/** By how much an estimate missed, and which way: 0.04 → "4 % too long", −0.02 → "2 % too short". */
+export function missInWords(missFraction: number): string {
+  const percent = Math.round(missFraction * 100);
+  if (percent === 0) return 'right';
+  return percent > 0 ? `${percent} % too long` : `${-percent} % too short`;
 }

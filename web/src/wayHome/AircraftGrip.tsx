@@ -1,4 +1,5 @@
 import { type PointerEvent, useEffect, useRef } from 'react';
+import styles from './AircraftGrip.module.css';
 
 interface Props {
   readonly x: number;
@@ -22,7 +23,8 @@ export function AircraftGrip({ x, y, markRadius, onGrab, onDrag, onDrop }: Props
   return (
     <g
       ref={ref}
-      className="way-aircraft"
+      className={styles.aircraft}
+      data-aircraft
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         onGrab();
@@ -30,7 +32,7 @@ export function AircraftGrip({ x, y, markRadius, onGrab, onDrag, onDrop }: Props
       onPointerMove={onDrag}
       onLostPointerCapture={onDrop}
     >
-      <circle cx={x} cy={y} r={22} className="way-grip" />
+      <circle cx={x} cy={y} r={22} className={styles.reach} />
       <circle cx={x} cy={y} r={markRadius} />
     </g>
   );

@@ -1,6 +1,6 @@
 import { type LandingPlace } from '@acorn-tally/core';
-import { Anchor } from '@mantine/core';
-import { bearing } from '../conditions/air';
+import { bearing } from '../answers/air';
+import { LinkButton } from '../parts/LinkButton';
 import { useWriter } from '../state/units';
 import { PlacedThings } from './PlacedThings';
 import { PlaceFields } from './PlaceFields';
@@ -28,9 +28,7 @@ export function LandingPlaces({ places, from, onChange, onHome }: Props) {
       fields={(place, change) => (
         <>
           <PlaceFields place={place} labels={{ distance: from, direction: 'Direction' }} onChange={change} />
-          <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onHome(place)}>
-            Make it home
-          </Anchor>
+          <LinkButton onClick={() => onHome(place)}>Make it home</LinkButton>
         </>
       )}
       fresh={(number) => ({ name: `Place ${number}`, distanceM: 200, bearingDeg: 90 })}

@@ -1,3 +1,4 @@
+import '@mantine/core/styles/Checkbox.css';
 import {
   type AircraftRecord,
   type BatteryRecord,
@@ -11,15 +12,20 @@ import {
   usualReturnHeightM,
   warmHoverS,
 } from '@acorn-tally/core';
+import { Checkbox } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
-import { airAt } from '../conditions/air';
+import { airAt } from '../answers/air';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import { Section } from '../parts/Section';
 import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout, likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
+import styles from './LiftOffCard.module.css';
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -46,47 +52,47 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
   };
   const words = wordsFor({ aircraft, battery, conditions, turnBackCharge }, write);
   return (
-    <section className="lift-off" aria-label="Before you lift off">
-      <div className="section-head">
-        <h2 className="section-title">Before you lift off</h2>
-        <button type="button" className="link no-print" onClick={() => window.print()}>
+    <Section
+      title="Before you lift off"
+      label="Before you lift off"
+      className={styles.card}
+      end={
+        <LinkButton className={styles.print} onClick={() => window.print()}>
           <IconPrinter size={15} aria-hidden /> Print
-        </button>
-      </div>
-      <p className="lift-off-for">
+        </LinkButton>
+      }
+    >
+      <div className={styles.whose}>
         {battery.label}, {conditions.place}, {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
         {turnBackCharge !== null && (
           <>
             ; turn back by <b>{turnBackPercent(turnBackCharge)}</b>
           </>
         )}
-      </p>
-      <ul>
+      </div>
+      <ul className={styles.checks}>
         {liftOffChecks.map((check) => (
           <li key={check}>
-            <label>
-              <input
-                type="checkbox"
-                checked={ticked.includes(check)}
-                onChange={(event) => tick(check, event.target.checked)}
-              />
-              {words[check]}
-            </label>
+            <Checkbox
+              label={words[check]}
+              checked={ticked.includes(check)}
+              onChange={(event) => tick(check, event.currentTarget.checked)}
+            />
           </li>
         ))}
       </ul>
-      <ul className="lift-off-notes" aria-label="Keep in mind">
+      <ul className={styles.notes} aria-label="Keep in mind">
         {liftOffNotes(conditions.weather.airTemperatureC).map((note) => (
           <li key={note.code}>
             <Say sentence={note} />.
           </li>
         ))}
       </ul>
-      <p className="panel-note">
+      <Note>
         {ticked.length} of {liftOffChecks.length} ticked; they go with the test flight you record next with{' '}
         {battery.label}. Your aircraft’s own checks come first.
-      </p>
-    </section>
+      </Note>
+    </Section>
   );
 }
 

@@ -1,6 +1,10 @@
 import { type LandingPlace, nameProblem } from '@acorn-tally/core';
-import { Anchor } from '@mantine/core';
+import field from '../fields/field.module.css';
 import { TextField } from '../fields/TextField';
+import { Fields } from '../parts/Fields';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
+import styles from './PlacedThings.module.css';
 import { PlaceFields } from './PlaceFields';
 
 interface Props {
@@ -14,18 +18,16 @@ const elsewhere: LandingPlace = { name: 'where I stand', distanceM: 100, bearing
 export function MovedHome({ home, onChange }: Props) {
   if (!home) {
     return (
-      <div className="field">
+      <div className={field.row}>
         <span>where it takes off</span>
-        <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onChange(elsewhere)}>
-          It moves with me
-        </Anchor>
+        <LinkButton onClick={() => onChange(elsewhere)}>It moves with me</LinkButton>
       </div>
     );
   }
   const change = (part: Partial<LandingPlace>) => onChange({ ...home, ...part });
   return (
     <>
-      <fieldset className="way-thing-fields" aria-label="Home">
+      <Fields className={styles.fields} label="Home">
         <TextField
           stacked
           label="Home is"
@@ -38,14 +40,12 @@ export function MovedHome({ home, onChange }: Props) {
           labels={{ distance: 'From take-off', direction: 'Home lies at' }}
           onChange={change}
         />
-      </fieldset>
-      <p className="panel-note">
+      </Fields>
+      <Note>
         Move the home point on the aircraft too. What stands in the way may stand on any way to there, so all
         of it counts.
-      </p>
-      <Anchor fz="sm" component="button" type="button" className="link" onClick={() => onChange(null)}>
-        Back to where it takes off
-      </Anchor>
+      </Note>
+      <LinkButton onClick={() => onChange(null)}>Back to where it takes off</LinkButton>
     </>
   );
 }

@@ -6,9 +6,12 @@ import {
   obstacleRanges,
   readObstacles,
 } from '@acorn-tally/core';
-import { useRef, useState } from 'react';
+import { Anchor, FileButton, Tooltip } from '@mantine/core';
+import { useState } from 'react';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
+import { Note } from '../parts/Note';
+import { Wrong } from '../parts/Wrong';
 import { useWriter } from '../state/units';
 import { PlacedThings } from './PlacedThings';
 
@@ -23,7 +26,6 @@ interface Props {
 export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
   const { write, say } = useWriter();
   const [read, setRead] = useState<Outcome<ObstaclesRead> | null>(null);
-  const input = useRef<HTMLInputElement>(null);
   const importFile = async (file: File) => {
     if (!home) return;
     const outcome = readObstacles(await file.text(), home, bearingDeg);
@@ -51,41 +53,38 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
         fresh={(number) => ({ name: `Thing ${number}`, distanceM: 50, widthM: 20, heightM: 15 })}
         addLabel="Add something"
       >
-        <button
-          type="button"
-          className="link"
-          disabled={!home}
-          title={home ? undefined : 'Enter the coordinates of home first (Conditions)'}
-          onClick={() => input.current?.click()}
-        >
-          Import GeoJSON
-        </button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
           accept=".geojson,.json,application/geo+json"
-          className="unseen"
-          tabIndex={-1}
-          aria-label="GeoJSON file"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            if (file) void importFile(file);
-            event.target.value = '';
-          }}
-        />
+          inputProps={{ 'aria-label': 'GeoJSON file' }}
+          onChange={(file) => file && void importFile(file)}
+        >
+          {(props) => (
+            <Tooltip label="Enter the coordinates of home first (Conditions)" disabled={home !== null}>
+              <Anchor
+                component="button"
+                type="button"
+                {...props}
+                data-disabled={!home || undefined}
+                aria-disabled={!home}
+              >
+                Import GeoJSON
+              </Anchor>
+            </Tooltip>
+          )}
+        </FileButton>
       </PlacedThings>
       {read && !read.ok && (
-        <p className="field-problem" role="alert">
+        <Wrong>
           <Say sentence={read.refusal} />
-        </p>
+        </Wrong>
       )}
       {read?.ok && (
-        <p className="panel-note" role="status">
+        <Note status>
           {read.value.obstacles.length} added
           {read.value.leftOut.length > 0 &&
             `; left out: ${read.value.leftOut.map(({ name, reason }) => `${name} (${say(reason)})`).join(', ')}`}
           .
-        </p>
+        </Note>
       )}
     </>
   );

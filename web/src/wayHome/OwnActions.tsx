@@ -1,7 +1,10 @@
 import { minutesAndSeconds, type OwnAction, type ReturnAnswer } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
+import { Note } from '../parts/Note';
+import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
+import styles from './ways.module.css';
 
 /** What may come at any time. */
 const untimed: Partial<Record<OwnAction['kind'], string>> = { landing: 'landing', 'lost-link': 'link lost' };
@@ -9,13 +12,12 @@ const untimed: Partial<Record<OwnAction['kind'], string>> = { landing: 'landing'
 /** What the aircraft will do by itself in this flight, so that nobody is surprised. */
 export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {
   return (
-    <section>
-      <h2 className="section-title">What it does by itself</h2>
-      <ol className="way-outs">
+    <Section title="What it does by itself">
+      <ol className={styles.ways}>
         {answer.timetable.map(({ kind, timeS, charge, says, caution }) => (
           <li key={kind}>
-            <div>
-              <b className="own-when">
+            <div className={styles.line}>
+              <b className={styles.when}>
                 {timeS === null ? untimed[kind] : minutesAndSeconds(timeS)}
                 {charge !== null && `, ${percent(charge)}`}
               </b>
@@ -24,14 +26,14 @@ export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {
               </span>
             </div>
             {caution && (
-              <small className="danger">
-                <IconAlertTriangle size={13} aria-hidden /> <Say sentence={caution} />
-              </small>
+              <Warning small>
+                <Say sentence={caution} />
+              </Warning>
             )}
           </li>
         ))}
       </ol>
-      <p className="panel-note">From your spec sheet; the aircraft’s own messages come first.</p>
-    </section>
+      <Note>From your spec sheet; the aircraft’s own messages come first.</Note>
+    </Section>
   );
 }

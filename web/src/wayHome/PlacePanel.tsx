@@ -14,7 +14,11 @@ import {
 } from '@acorn-tally/core';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
+import field from '../fields/field.module.css';
 import { QuantityField } from '../fields/QuantityField';
+import { Chosen } from '../parts/Desk';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
 import { useChosen } from '../state/chosen';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
@@ -45,111 +49,114 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
   const seenFrom = site?.home ? 'from where it takes off' : undefined;
   const setHome = (home: LandingPlace | null) => changeSite({ home }, 'where home is');
   return (
-    <aside className="desk-left" aria-label="Where you will be">
-      <h2>Where you will be</h2>
-      <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
-      <QuantityField
-        quantity={ranges.flight.farthestM}
-        label="Distance out"
-        hint={seenFrom}
-        value={flight.farthestM}
-        slider={{ min: 0, max: 1000 }}
-        onChange={(farthestM) => onMove({ farthestM })}
-      />
-      <QuantityField
-        quantity={ranges.flight.bearingDeg}
-        hint={seenFrom}
-        value={flight.bearingDeg}
-        onChange={(bearingDeg) => onMove({ bearingDeg })}
-      />
-      <QuantityField
-        quantity={ranges.flight.heightM}
-        label="Height"
-        value={flight.heightM}
-        slider={{ min: 0, max: 150 }}
-        onChange={(heightM) => onMove({ heightM })}
-      />
-      <QuantityField
-        quantity={percentUnit}
-        label="Charge there"
-        value={chargeThere}
-        slider={{ min: 0, max: 1 }}
-        onChange={(charge) => choose({ chargeThere: charge })}
-      />
-      <ChoiceField
-        label="Under it"
-        value={site?.below ?? 'open ground'}
-        options={groundsBelow.map((value) => ({ value, label: value }))}
-        onChange={(below) => changeSite({ below }, 'what is under it')}
-      />
-      <h2>Home</h2>
-      <MovedHome home={site?.home ?? null} onChange={setHome} />
-      <h2>Things in the way</h2>
-      <Obstacles
-        obstacles={site?.obstacles ?? []}
-        home={site?.coordinates ?? null}
-        bearingDeg={flight.bearingDeg}
-        onChange={(obstacles) => changeSite({ obstacles }, 'things in the way')}
-      />
-      <h2>Return height</h2>
-      {advice && (
-        <div className="field">
-          <span>
-            Suggested
-            <span className="field-hint">
-              {advice.tallestM === 0
-                ? 'nothing stands in the way yet'
-                : advice.isClear
-                  ? `tallest thing ${write('distance', advice.tallestM)} and ${write('distance', 10)}, rounded up`
-                  : 'the ceiling leaves too little over the tallest thing'}
-            </span>
-          </span>
-          <button
-            type="button"
-            className="link"
-            aria-label={`Set the return height to ${write('distance', advice.suggestedM)}`}
-            onClick={() =>
-              edit(
-                'aircraft',
-                aircraft.id,
-                { flight: { ...flight, returnHeightM: advice.suggestedM } },
-                'return height',
-              )
-            }
-          >
-            {write('distance', advice.suggestedM)}
-          </button>
-        </div>
-      )}
-      <QuantityField
-        quantity={ranges.flight.returnHeightM}
-        label="Set on the aircraft"
-        value={flight.returnHeightM ?? null}
-        assumed={usualReturnHeightM}
-        onChange={(returnHeightM) =>
-          edit('aircraft', aircraft.id, { flight: { ...flight, returnHeightM } }, 'return height')
-        }
-      />
-      <QuantityField
-        quantity={siteRanges.ceilingM}
-        value={site?.ceilingM ?? null}
-        assumed={usualCeilingM}
-        hint="as you read it in your local rules"
-        onChange={(ceilingM) => changeSite({ ceilingM }, 'local ceiling')}
-      />
-      {advice?.perTenMetres && (
-        <p className="panel-note">
-          Each needless {write('distance', 10)} cost {Math.round(advice.perTenMetres.seconds)} s and{' '}
-          {(advice.perTenMetres.charge * 100).toFixed(1)} % from here.
-        </p>
-      )}
-      <h2>Other places to land</h2>
-      <LandingPlaces
-        places={site?.landingPlaces ?? []}
-        onChange={(landingPlaces) => changeSite({ landingPlaces }, 'places to land')}
-        from={site?.home ? 'From take-off' : 'From home'}
-        onHome={setHome}
-      />
-    </aside>
+    <>
+      <Chosen title="Where you will be">
+        <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
+        <QuantityField
+          quantity={ranges.flight.farthestM}
+          label="Distance out"
+          hint={seenFrom}
+          value={flight.farthestM}
+          slider={{ min: 0, max: 1000 }}
+          onChange={(farthestM) => onMove({ farthestM })}
+        />
+        <QuantityField
+          quantity={ranges.flight.bearingDeg}
+          hint={seenFrom}
+          value={flight.bearingDeg}
+          onChange={(bearingDeg) => onMove({ bearingDeg })}
+        />
+        <QuantityField
+          quantity={ranges.flight.heightM}
+          label="Height"
+          value={flight.heightM}
+          slider={{ min: 0, max: 150 }}
+          onChange={(heightM) => onMove({ heightM })}
+        />
+        <QuantityField
+          quantity={percentUnit}
+          label="Charge there"
+          value={chargeThere}
+          slider={{ min: 0, max: 1 }}
+          onChange={(charge) => choose({ chargeThere: charge })}
+        />
+        <ChoiceField
+          label="Under it"
+          value={site?.below ?? 'open ground'}
+          options={groundsBelow.map((value) => ({ value, label: value }))}
+          onChange={(below) => changeSite({ below }, 'what is under it')}
+        />
+      </Chosen>
+      <Chosen title="Home">
+        <MovedHome home={site?.home ?? null} onChange={setHome} />
+      </Chosen>
+      <Chosen title="Things in the way">
+        <Obstacles
+          obstacles={site?.obstacles ?? []}
+          home={site?.coordinates ?? null}
+          bearingDeg={flight.bearingDeg}
+          onChange={(obstacles) => changeSite({ obstacles }, 'things in the way')}
+        />
+      </Chosen>
+      <Chosen title="Return height">
+        {advice && (
+          <div className={field.row}>
+            <div>
+              <div className={field.label}>Suggested</div>
+              <div className={field.note}>
+                {advice.tallestM === 0
+                  ? 'nothing stands in the way yet'
+                  : advice.isClear
+                    ? `tallest thing ${write('distance', advice.tallestM)} and ${write('distance', 10)}, rounded up`
+                    : 'the ceiling leaves too little over the tallest thing'}
+              </div>
+            </div>
+            <LinkButton
+              label={`Set the return height to ${write('distance', advice.suggestedM)}`}
+              onClick={() =>
+                edit(
+                  'aircraft',
+                  aircraft.id,
+                  { flight: { ...flight, returnHeightM: advice.suggestedM } },
+                  'return height',
+                )
+              }
+            >
+              {write('distance', advice.suggestedM)}
+            </LinkButton>
+          </div>
+        )}
+        <QuantityField
+          quantity={ranges.flight.returnHeightM}
+          label="Set on the aircraft"
+          value={flight.returnHeightM ?? null}
+          assumed={usualReturnHeightM}
+          onChange={(returnHeightM) =>
+            edit('aircraft', aircraft.id, { flight: { ...flight, returnHeightM } }, 'return height')
+          }
+        />
+        <QuantityField
+          quantity={siteRanges.ceilingM}
+          value={site?.ceilingM ?? null}
+          assumed={usualCeilingM}
+          hint="as you read it in your local rules"
+          onChange={(ceilingM) => changeSite({ ceilingM }, 'local ceiling')}
+        />
+        {advice?.perTenMetres && (
+          <Note>
+            Each needless {write('distance', 10)} cost {Math.round(advice.perTenMetres.seconds)} s and{' '}
+            {(advice.perTenMetres.charge * 100).toFixed(1)} % from here.
+          </Note>
+        )}
+      </Chosen>
+      <Chosen title="Other places to land">
+        <LandingPlaces
+          places={site?.landingPlaces ?? []}
+          onChange={(landingPlaces) => changeSite({ landingPlaces }, 'places to land')}
+          from={site?.home ? 'From take-off' : 'From home'}
+          onHome={setHome}
+        />
+      </Chosen>
+    </>
   );
 }

@@ -1,7 +1,12 @@
 import { nameProblem } from '@acorn-tally/core';
+import { UnstyledButton } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { type ReactNode, useState } from 'react';
 import { TextField } from '../fields/TextField';
+import { Fields } from '../parts/Fields';
+import { IconButton } from '../parts/IconButton';
+import { LinkButton } from '../parts/LinkButton';
+import styles from './PlacedThings.module.css';
 
 interface Props<Thing extends { readonly name: string }> {
   readonly things: readonly Thing[];
@@ -24,24 +29,23 @@ export function PlacedThings<Thing extends { readonly name: string }>(props: Pro
     onChange(things.flatMap((one, k) => (k === i ? (next ?? []) : one)));
   return (
     <>
-      <ul className="way-things">
+      <ul className={styles.things}>
         {things.map((one, i) => {
           const [left, right] = line(one);
           const change = (part: Partial<Thing>) => set(i, { ...one, ...part });
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: two things may bear the same name; the place is what they are
             <li key={i}>
-              <button
-                type="button"
-                className="way-thing"
+              <UnstyledButton
+                className={styles.thing}
                 aria-expanded={open === i}
                 onClick={() => setOpen(open === i ? null : i)}
               >
                 <span>{left}</span>
                 <b>{right}</b>
-              </button>
+              </UnstyledButton>
               {open === i && (
-                <fieldset className="way-thing-fields" aria-label={one.name}>
+                <Fields className={styles.fields} label={one.name}>
                   <TextField
                     stacked
                     label="Name"
@@ -50,34 +54,29 @@ export function PlacedThings<Thing extends { readonly name: string }>(props: Pro
                     onChange={(name) => set(i, { ...one, name })}
                   />
                   {fields(one, change)}
-                  <button
-                    type="button"
-                    className="icon-button"
-                    aria-label={`Remove ${one.name}`}
+                  <IconButton
+                    icon={IconTrash}
+                    label={`Remove ${one.name}`}
                     onClick={() => {
                       set(i, null);
                       setOpen(null);
                     }}
-                  >
-                    <IconTrash size={16} aria-hidden />
-                  </button>
-                </fieldset>
+                  />
+                </Fields>
               )}
             </li>
           );
         })}
       </ul>
-      <div className="way-add">
-        <button
-          type="button"
-          className="link"
+      <div className={styles.add}>
+        <LinkButton
           onClick={() => {
             onChange([...things, fresh(things.length + 1)]);
             setOpen(things.length);
           }}
         >
           {addLabel}
-        </button>
+        </LinkButton>
         {children}
       </div>
     </>

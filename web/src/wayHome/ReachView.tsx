@@ -1,10 +1,14 @@
 import type { Reaches, ReturnRequest, Shot } from '@acorn-tally/core';
 import { type PointerEvent, useState } from 'react';
-import { bearing } from '../conditions/air';
+import { bearing } from '../answers/air';
+import { ChartKey } from '../charts/ChartKey';
 import { percent } from '../fields/percent';
 import { Switch } from '../fields/Switch';
+import { Section } from '../parts/Section';
 import { useWriter } from '../state/units';
 import { AircraftGrip } from './AircraftGrip';
+import pictures from './pictures.module.css';
+import styles from './ReachView.module.css';
 
 interface Props {
   readonly request: ReturnRequest;
@@ -67,9 +71,11 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
   const here = at(position.distanceM, position.bearingDeg);
   const wind = conditions.wind.fromDeg;
   return (
-    <section className="way-card" aria-label="How far you can go">
-      <div className="way-card-head">
-        <h2 className="section-title">How far you can go</h2>
+    <Section
+      title="How far you can go"
+      label="How far you can go"
+      className={`${pictures.card} ${styles.card}`}
+      end={
         <Switch
           label="How far, from"
           value={from}
@@ -79,36 +85,38 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
           ]}
           onChange={setFrom}
         />
-      </div>
+      }
+    >
       <svg
         viewBox={`0 0 ${sizePx} ${sizePx}`}
-        className={`way-reach${fresh ? '' : ' way-old'}`}
+        className={styles.reach}
+        data-old={!fresh || undefined}
         role="img"
         aria-label={inWords(inWind, write)}
       >
         {[0.5, 1].map((share) => (
-          <g key={share} className="way-ring">
+          <g key={share} className={styles.ring}>
             <circle cx={middle} cy={middle} r={radiusPx * share} />
             <text x={middle} y={middle + radiusPx * share + 13} textAnchor="middle">
               {write('distance', farM * share)}
             </text>
           </g>
         ))}
-        <text className="way-north" x={middle} y={22} textAnchor="middle">
+        <text x={middle} y={22} textAnchor="middle">
           N
         </text>
         <clipPath id="rim">
           <circle cx={middle} cy={middle} r={radiusPx} />
         </clipPath>
         <g clipPath="url(#rim)">
-          <polygon className="way-still" points={outline(inStillAir)} />
-          <polygon className="way-wind" points={outline(inWind)} />
+          <polygon className={styles.still} points={outline(inStillAir)} />
+          <polygon className={styles.wind} points={outline(inWind)} />
         </g>
         <WindArrow fromDeg={wind} />
         {(landingPlaces ?? []).map(({ name, distanceM, bearingDeg }) => {
           const { x, y } = at(distanceM, bearingDeg);
           return (
-            <g key={`${name} ${distanceM}`} className="way-landing">
+            <g key={`${name} ${distanceM}`} className={styles.landing}>
               <path d={`M${x - 5} ${y - 5}h10l-5 9z`} />
               <text x={x + 8} y={y + 3}>
                 {name}
@@ -119,7 +127,7 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
         {shots.map(({ id, distanceM, bearingDeg }, i) => {
           const { x, y } = at(distanceM, bearingDeg);
           return (
-            <g key={id} className="way-shot">
+            <g key={id} className={styles.shot}>
               <rect x={x - 2.5} y={y - 2.5} width={5} height={5} />
               <text x={x + 5} y={y - 3}>
                 {i + 1}
@@ -127,7 +135,7 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
             </g>
           );
         })}
-        <path className="way-home" d={`M${middle} ${middle - 6}l6 9h-12z`} />
+        <path className={pictures.home} data-home d={`M${middle} ${middle - 6}l6 9h-12z`} />
         <AircraftGrip
           x={here.x}
           y={here.y}
@@ -137,23 +145,19 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
           onDrop={() => setHeldM(null)}
         />
       </svg>
-      <ul className="chart-key way-key">
-        <li className="key-wind">
-          in this wind, from {bearing(wind)}
-          {beyond(inWind)}
-        </li>
-        <li className="key-still">
-          in still air
-          {beyond(inStillAir)}
-        </li>
-      </ul>
-    </section>
+      <ChartKey
+        lines={[
+          { words: `in this wind, from ${bearing(wind)}${beyond(inWind)}`, colour: 'home' },
+          { words: `in still air${beyond(inStillAir)}`, colour: 'ink-soft', as: 'dashed' },
+        ]}
+      />
+    </Section>
   );
 }
 
 function WindArrow({ fromDeg }: { readonly fromDeg: number }) {
   return (
-    <g transform={`rotate(${fromDeg} ${middle} ${middle})`} className="way-arrow">
+    <g transform={`rotate(${fromDeg} ${middle} ${middle})`} className={styles.arrow}>
       <path d={`M${middle} ${middle - radiusPx - 18}v22m-5 -7l5 7l5 -7`} />
     </g>
   );

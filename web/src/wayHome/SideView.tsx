@@ -7,10 +7,12 @@ import {
 } from '@acorn-tally/core';
 import { useElementSize } from '@mantine/hooks';
 import { type PointerEvent, useState } from 'react';
-import { airAt } from '../conditions/air';
+import { airAt } from '../answers/air';
 import { percent } from '../fields/percent';
 import { useWriter, type Writer } from '../state/units';
 import { AircraftGrip } from './AircraftGrip';
+import pictures from './pictures.module.css';
+import styles from './SideView.module.css';
 import { type Extent, extentFor, margins, pathOf, type Scale, scaleFor, ticksTo } from './sideView';
 
 interface Props {
@@ -44,7 +46,7 @@ export function SideView({ request, answer, belief, onMove }: Props) {
   const { position } = request;
   const [x, y] = [scale.x(position.distanceM), scale.y(position.heightM)];
   return (
-    <section className="way-card" aria-label="From the side">
+    <section className={pictures.card} aria-label="From the side">
       <div ref={ref}>
         <svg
           width={Math.max(300, width)}
@@ -57,7 +59,7 @@ export function SideView({ request, answer, belief, onMove }: Props) {
           <Heights request={request} scale={scale} write={write} />
           <Winds request={request} scale={scale} write={write} belief={belief} />
           <Path request={request} answer={answer} scale={scale} />
-          <path className="way-home" d={`M${scale.x(0)} ${scale.y(0) - 9}l8 9h-16z`} />
+          <path className={pictures.home} d={`M${scale.x(0)} ${scale.y(0) - 9}l8 9h-16z`} />
           <AircraftGrip
             x={x}
             y={y}
@@ -66,7 +68,7 @@ export function SideView({ request, answer, belief, onMove }: Props) {
             onDrag={drag}
             onDrop={() => setHeld(null)}
           />
-          <text className="way-there" {...wordsPlace(x, y)}>
+          <text className={styles.there} {...wordsPlace(x, y)}>
             {write('distance', position.distanceM)} out, {write('distance', position.heightM)} up
           </text>
           <ForcedLandingMark answer={answer} scale={scale} />
@@ -95,7 +97,7 @@ function Axes({ scale, write }: Omit<PartProps, 'request'>) {
   const number = (metres: number) => write('distance', metres).split(' ')[0];
   const unit = write('distance', 0).split(' ')[1];
   return (
-    <g className="way-axes">
+    <g className={styles.axes}>
       {ticksTo(scale.highM).map((metres) => (
         <text key={metres} x={margins.left - 10} y={scale.y(metres) + 4} textAnchor="end">
           {number(metres)}
@@ -119,7 +121,7 @@ function Axes({ scale, write }: Omit<PartProps, 'request'>) {
 
 function Obstacles({ request, scale, write }: PartProps) {
   return (
-    <g className="way-obstacles">
+    <g className={styles.obstacles}>
       {(request.obstacles ?? []).map(({ name, distanceM, widthM, heightM }) => {
         const endM = Math.min(distanceM + widthM, Math.max(distanceM, scale.farM));
         const width = Math.max(4, scale.x(endM) - scale.x(distanceM));
@@ -148,7 +150,7 @@ function Heights({ request, scale, write }: PartProps) {
   return (
     <g>
       {returnHeightM != null && returnHeightM <= scale.highM && (
-        <g className="way-return">
+        <g className={styles.return}>
           <line x1={scale.x(0)} x2={end} y1={scale.y(returnHeightM)} y2={scale.y(returnHeightM)} />
           <text x={scale.x(0) + 6} y={scale.y(returnHeightM) + 14}>
             return height {write('distance', returnHeightM)}
@@ -156,7 +158,7 @@ function Heights({ request, scale, write }: PartProps) {
         </g>
       )}
       {ceilingM != null && ceilingM <= scale.highM && (
-        <g className="way-ceiling">
+        <g className={styles.ceiling}>
           <line x1={scale.x(0)} x2={end} y1={scale.y(ceilingM)} y2={scale.y(ceilingM)} />
           <text x={scale.x(0) + 6} y={scale.y(ceilingM) - 4}>
             your ceiling {write('distance', ceilingM)}
@@ -178,7 +180,7 @@ function Winds({ request, scale, write, belief }: PartProps & Pick<Props, 'belie
   const strongest = Math.max(3, ...airs.map(({ awayMps: away }) => Math.abs(away)));
   const right = scale.x(scale.farM) + margins.right - 8;
   return (
-    <g className="way-winds">
+    <g className={styles.winds}>
       <text x={right} y={14} textAnchor="end">
         wind along, {write('speed', 0).split(' ')[1]}
       </text>
@@ -209,7 +211,8 @@ function Path({ request, answer, scale }: { request: ReturnRequest; answer: Retu
   const points = pathOf(request, answer);
   return (
     <polyline
-      className={`way-path${answer.home.notHome ? ' way-path-lost' : ''}`}
+      className={styles.path}
+      data-lost={answer.home.notHome ? true : undefined}
       points={points.map(({ distanceM, heightM }) => `${scale.x(distanceM)},${scale.y(heightM)}`).join(' ')}
     />
   );
@@ -221,7 +224,7 @@ function ForcedLandingMark({ answer, scale }: Pick<Props, 'answer'> & { readonly
   if (!landing) return null;
   const [x, y] = [scale.x(landing.shortM), scale.y(0)];
   return (
-    <g className="way-forced">
+    <g className={styles.forced}>
       <path d={`M${x - 6} ${y - 12}l12 12m0 -12l-12 12`} />
       <text x={x + 10} y={y - 4}>
         lands itself at {percent(landing.charge)}
@@ -234,7 +237,7 @@ function CruiseWords({ answer, scale, write }: Pick<Props, 'answer'> & Omit<Part
   const cruise = answer.home.legs.find(({ kind }) => kind === 'cruise');
   if (!cruise) return null;
   return (
-    <text className="way-cruise" x={scale.x(0) + 8} y={scale.y(cruise.heightM) - 6}>
+    <text className={styles.cruise} x={scale.x(0) + 8} y={scale.y(cruise.heightM) - 6}>
       {write('speed', cruise.groundMps, 1)} over ground, {minutesAndSeconds(cruise.durationS)}
     </text>
   );

@@ -1,23 +1,23 @@
 import type { ReturnAnswer } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
 import { Say } from '../fields/Say';
+import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
+import styles from './ToMind.module.css';
 
 /** What practice knows of such a way home; nothing where nothing of it holds. */
 export function ToMind({ answer: { mind } }: { readonly answer: ReturnAnswer }) {
   if (mind.length === 0) return null;
   return (
-    <section>
-      <h2 className="section-title">Mind on the way</h2>
-      <ul className="way-mind" aria-label="Mind on the way">
+    <Section title="Mind on the way">
+      <ul className={styles.mind} aria-label="Mind on the way">
         {mind.map((one) => (
           <li key={one.code}>
-            <IconAlertTriangle size={14} aria-hidden />
-            <span>
+            <Warning>
               <Say sentence={one} />.
-            </span>
+            </Warning>
           </li>
         ))}
       </ul>
-    </section>
+    </Section>
   );
 }

@@ -1,9 +1,13 @@
 import type { TurnTable } from '@acorn-tally/core';
-import { Wide } from '../app/Wide';
-import { bearing } from '../conditions/air';
+import { Table } from '@mantine/core';
+import { bearing } from '../answers/air';
 import { percent, turnBackPercent } from '../fields/percent';
+import { Note } from '../parts/Note';
+import { Section } from '../parts/Section';
+import { Wide } from '../parts/Wide';
 import { useWriter } from '../state/units';
 import type { Calculated } from '../workers/useCalculated';
+import styles from './TurnTableView.module.css';
 
 interface Props {
   readonly table: Calculated<TurnTable>;
@@ -13,42 +17,46 @@ interface Props {
 /** The charge to turn back at by distance and direction, at this height, and the aircraft’s own call beside it. */
 export function TurnTableView({ table, chargeNow }: Props) {
   const { write } = useWriter();
-  if (!table.value) return <p className="panel-note">{table.trouble ?? 'reckoning …'}</p>;
+  if (!table.value) return <Note>{table.trouble ?? 'reckoning …'}</Note>;
   const { directions, rows } = table.value;
   return (
-    <section>
-      <h2 className="section-title">When to turn, by distance and direction</h2>
+    <Section title="When to turn, by distance and direction">
       <Wide label="When to turn">
-        <table className={`figures turn-table${table.fresh ? '' : ' way-old'}`}>
-          <thead>
-            <tr>
-              <th scope="col">out</th>
+        <Table data-old={!table.fresh || undefined} className={styles.table}>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">out</Table.Th>
               {directions.map(({ name, bearingDeg }) => (
-                <th key={bearingDeg} scope="col">
+                <Table.Th key={bearingDeg} scope="col" data-figure>
                   {name} {bearing(bearingDeg)}
-                </th>
+                </Table.Th>
               ))}
-              <th scope="col">aircraft’s own</th>
-            </tr>
-          </thead>
-          <tbody>
+              <Table.Th scope="col" data-figure>
+                aircraft’s own
+              </Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {rows.map(({ distanceM, charges, ownCharge }) => (
-              <tr key={distanceM}>
-                <th scope="row">{write('distance', distanceM)}</th>
+              <Table.Tr key={distanceM}>
+                <Table.Th scope="row">{write('distance', distanceM)}</Table.Th>
                 {charges.map((charge, i) => (
-                  <td
+                  <Table.Td
                     key={directions[i]?.bearingDeg}
-                    className={charge === null || charge > chargeNow ? 'turn-over' : undefined}
+                    data-figure
+                    className={charge === null || charge > chargeNow ? styles.over : undefined}
                   >
                     {charge === null ? 'do not go' : turnBackPercent(charge)}
-                  </td>
+                  </Table.Td>
                 ))}
-                <td className="turn-own">{ownCharge === null ? '–' : percent(ownCharge)}</td>
-              </tr>
+                <Table.Td data-figure className={styles.own}>
+                  {ownCharge === null ? '–' : percent(ownCharge)}
+                </Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </Wide>
-    </section>
+    </Section>
   );
 }

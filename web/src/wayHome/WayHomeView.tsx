@@ -7,17 +7,22 @@ import {
   minutesAndSeconds,
   numbersOf,
   type OwnReturn,
+  type ReturnAnswer,
   type ReturnBand,
   type ReturnNow,
   spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo } from 'react';
-import { bearing } from '../conditions/air';
+import { bearing } from '../answers/air';
 import { percent, shareInWords, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
-import { AddBattery } from '../kit/AddBattery';
-import { FirstSteps } from '../kit/FirstSteps';
+import { AddBattery } from '../parts/AddBattery';
+import { Desk } from '../parts/Desk';
+import { Empty } from '../parts/Empty';
+import { Headline } from '../parts/Headline';
+import { NoneFlown } from '../parts/NoneFlown';
+import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
@@ -32,8 +37,8 @@ import { SideView } from './SideView';
 import { ToMind } from './ToMind';
 import { TurnTableView } from './TurnTableView';
 import { returnRequestFor, useWayHome, type WayHome } from './useWayHome';
+import styles from './WayHomeView.module.css';
 import { WaysOut } from './WaysOut';
-import './wayHome.css';
 
 /** Does it come home from there, and when must it turn. */
 export function WayHomeView() {
@@ -42,16 +47,17 @@ export function WayHomeView() {
   const batteries = useFlownBatteriesOf(aircraft?.id);
   const battery = useBattery(batteries);
   if (!conditions) return null;
-  if (!aircraft) return <FirstSteps conditions={conditions} />;
+  if (!aircraft) return <NoneFlown />;
   if (!battery)
     return (
-      <main className="empty">
-        <h1>No battery to come home with</h1>
-        <p>{aircraft.name} has none that is flown.</p>
-        <AddBattery aircraft={aircraft} />
+      <main>
+        <Empty title="No battery to come home with">
+          <p>{aircraft.name} has none that is flown.</p>
+          <AddBattery aircraft={aircraft} />
+        </Empty>
       </main>
     );
-  return <Desk aircraft={aircraft} batteries={batteries} battery={battery} conditions={conditions} />;
+  return <WayHomeDesk aircraft={aircraft} batteries={batteries} battery={battery} conditions={conditions} />;
 }
 
 interface DeskProps {
@@ -61,7 +67,7 @@ interface DeskProps {
   readonly conditions: ConditionsRecord;
 }
 
-function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
+function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
   const charge = useChosen((state) => state.chargeThere);
   const edit = useRecords((state) => state.edit);
   const now = useMemo(
@@ -86,59 +92,64 @@ function Desk({ aircraft, batteries, battery, conditions }: DeskProps) {
   };
   const { answer, band, reaches } = wayHome;
   return (
-    <div className="desk">
-      <PlacePanel
-        aircraft={aircraft}
-        batteries={batteries}
-        battery={battery}
-        conditions={conditions}
-        advice={answer.ok ? answer.value.returnHeight : null}
-        onMove={move}
-      />
-      <main className="desk-main">
-        <Headline {...wayHome} aircraft={aircraft} home={homeName(conditions)} />
-        {answer.ok && (
-          <>
-            <div className="way-pictures">
-              <SideView
-                request={request}
-                answer={answer.value}
-                belief={beliefAbout(aircraft).middle}
-                onMove={(distanceM, heightM) => moveSeen(distanceM, request.position.bearingDeg, heightM)}
-              />
-              <ReachView
-                request={request}
-                reaches={reaches.value}
-                fresh={reaches.fresh}
-                shots={shots}
-                onMove={moveSeen}
-              />
-            </div>
-            <div className="way-below">
-              <div className="way-column">
+    <Desk
+      label="Where you will be"
+      aside={
+        <PlacePanel
+          aircraft={aircraft}
+          batteries={batteries}
+          battery={battery}
+          conditions={conditions}
+          advice={answer.ok ? answer.value.returnHeight : null}
+          onMove={move}
+        />
+      }
+    >
+      <Answer {...wayHome} aircraft={aircraft} home={homeName(conditions)} />
+      {answer.ok && (
+        <>
+          <div className={styles.pictures} data-not-printed>
+            <SideView
+              request={request}
+              answer={answer.value}
+              belief={beliefAbout(aircraft).middle}
+              onMove={(distanceM, heightM) => moveSeen(distanceM, request.position.bearingDeg, heightM)}
+            />
+            <ReachView
+              request={request}
+              reaches={reaches.value}
+              fresh={reaches.fresh}
+              shots={shots}
+              onMove={moveSeen}
+            />
+          </div>
+          <div className={styles.below}>
+            <div className={styles.column}>
+              <div data-not-printed>
                 <TurnTableView table={wayHome.table} chargeNow={request.position.charge} />
-                <LiftOffCard
-                  aircraft={aircraft}
-                  battery={battery}
-                  conditions={conditions}
-                  turnBackCharge={wayHome.turnBackCharge}
-                />
               </div>
-              <div className="way-column">
-                <ToMind answer={answer.value} />
-                <WaysOut
-                  answer={answer.value}
-                  reserve={reserveOf(aircraft)}
-                  band={band.value}
-                  below={request.below ?? null}
-                />
-                <OwnActions answer={answer.value} />
-              </div>
+              <LiftOffCard
+                aircraft={aircraft}
+                battery={battery}
+                conditions={conditions}
+                turnBackCharge={wayHome.turnBackCharge}
+              />
             </div>
-          </>
-        )}
-      </main>
-    </div>
+            <div className={styles.column} data-not-printed>
+              <ToMind answer={answer.value} />
+              <WaysOut
+                aircraft={aircraft}
+                answer={answer.value}
+                reserve={reserveOf(aircraft)}
+                band={band.value}
+                below={request.below ?? null}
+              />
+              <OwnActions answer={answer.value} />
+            </div>
+          </div>
+        </>
+      )}
+    </Desk>
   );
 }
 
@@ -146,93 +157,118 @@ function reserveOf({ spec: sheet, policy }: AircraftRecord): number {
   return leastAtHome(policy, spec(sheet, 'forcedLandingCharge'));
 }
 
+interface AnswerProps extends WayHome {
+  readonly aircraft: AircraftRecord;
+  readonly home: string;
+}
+
 /** The answer in a sentence: by what charge to turn, or that it does not come home, and how the aircraft’s own call compares. */
-function Headline({
-  request,
-  answer,
-  band,
-  turnBackCharge,
-  aircraft,
-  home: homeIs,
-}: WayHome & { readonly aircraft: AircraftRecord; readonly home: string }) {
+function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs }: AnswerProps) {
   const { write } = useWriter();
-  const { distanceM, bearingDeg, charge } = request.position;
+  const { distanceM, bearingDeg } = request.position;
   const from = homeIs === 'home' ? 'out' : `from ${homeIs}`;
   const where = `${write('distance', distanceM)} ${from} at ${bearing(bearingDeg)}`;
   if (!answer.ok)
     return (
-      <div className="headline">
-        <h1>No answer from there</h1>
-        <p className="danger" role="alert">
-          <IconAlertTriangle size={15} aria-hidden /> <Say sentence={answer.refusal} />
-        </p>
+      <div data-not-printed>
+        <Headline title="No answer from there">
+          <Warning alert>
+            <Say sentence={answer.refusal} />
+          </Warning>
+        </Headline>
       </div>
     );
-  const { home, own, tooLow } = answer.value;
+  const { home, own } = answer.value;
   const drift = home.notHome ? numbersOf(home.notHome).driftMps : undefined;
-  const lateByS = band.value?.lateByS ?? null;
+  return (
+    <div data-not-printed>
+      <Headline
+        title={titleOf(home, band.value, turnBackCharge)}
+        old={!band.fresh}
+        end={
+          drift !== undefined ? (
+            <Warning>at its return speed it drifts away at {write('speed', drift, 1)}</Warning>
+          ) : (
+            own !== null && <OwnCall own={own} lateByS={band.value?.lateByS ?? null} />
+          )
+        }
+      >
+        {where}: turned there, {shareInWords(confidenceOf(aircraft.policy))} flights land with{' '}
+        {percent(reserveOf(aircraft))}
+      </Headline>
+      {drift !== undefined ? (
+        <div className={styles.now}>
+          What still comes home, and what does not, stands below with its cautions.
+        </div>
+      ) : (
+        <FromThereNow
+          request={request}
+          answer={answer.value}
+          band={band.value}
+          turnBackCharge={turnBackCharge}
+        />
+      )}
+    </div>
+  );
+}
+
+function OwnCall({ own, lateByS }: { readonly own: OwnReturn; readonly lateByS: number | null }) {
+  if (lateByS === null) return null;
+  const waits = `The aircraft’s own call waits until ${percent(own.charge)}:`;
+  return lateByS > 0 ? (
+    <Warning>
+      {waits} {minutesAndSeconds(lateByS)} too late in this wind
+    </Warning>
+  ) : (
+    <>{waits} early enough</>
+  );
+}
+
+interface NowProps {
+  readonly request: WayHome['request'];
+  readonly answer: ReturnAnswer;
+  readonly band: ReturnBand | null;
+  readonly turnBackCharge: number | null;
+}
+
+/** What becomes of it with the charge it has out there, turned now or left to itself. */
+function FromThereNow({ request, answer: { home, own, tooLow }, band, turnBackCharge }: NowProps) {
+  const { write } = useWriter();
+  const { charge } = request.position;
   const isTooLate = turnBackCharge !== null && charge < turnBackCharge;
   return (
-    <>
-      <div className={`headline${band.fresh ? '' : ' way-old'}`}>
-        <h1>{titleOf(home, band.value, turnBackCharge)}</h1>
-        <p>
-          {where}: turned there, {shareInWords(confidenceOf(aircraft.policy))} flights land with{' '}
-          {percent(reserveOf(aircraft))}
-        </p>
-        {drift !== undefined ? (
-          <p className="danger push">
-            <IconAlertTriangle size={15} aria-hidden /> at its return speed it drifts away at{' '}
-            {write('speed', drift, 1)}
-          </p>
-        ) : (
-          own !== null &&
-          lateByS !== null && (
-            <p className={lateByS > 0 ? 'danger push' : 'push'}>
-              {lateByS > 0 && <IconAlertTriangle size={15} aria-hidden />} The aircraft’s own call waits until{' '}
-              {percent(own.charge)}:{' '}
-              {lateByS > 0 ? `${minutesAndSeconds(lateByS)} too late in this wind` : 'early enough'}
-            </p>
-          )
-        )}
-      </div>
-      {drift !== undefined ? (
-        <p className="way-now">What still comes home, and what does not, stands below with its cautions.</p>
+    <div className={styles.now}>
+      {tooLow && (
+        <b className={styles.over}>
+          <IconAlertTriangle size={14} aria-hidden /> By itself <Say sentence={tooLow} />.
+        </b>
+      )}{' '}
+      {isTooLate && (
+        <b className={styles.over}>
+          <IconAlertTriangle size={14} aria-hidden /> The time to turn is over: come home now.
+        </b>
+      )}{' '}
+      From there now, with {percent(charge)}:{' '}
+      {home.notHome ? (
+        <>
+          <b className={styles.over}>not home.</b> <Say sentence={home.notHome} />
+        </>
+      ) : (home.touchdownCharge ?? 0) <= 0 ? (
+        <b className={styles.over}>home only on what the gauge never shows: do not count on it.</b>
       ) : (
-        <p className="way-now">
-          {tooLow && (
-            <b className="way-over">
-              <IconAlertTriangle size={14} aria-hidden /> By itself <Say sentence={tooLow} />.
-            </b>
-          )}{' '}
-          {isTooLate && (
-            <b className="way-over">
-              <IconAlertTriangle size={14} aria-hidden /> The time to turn is over: come home now.
-            </b>
-          )}{' '}
-          From there now, with {percent(charge)}:{' '}
-          {home.notHome ? (
-            <>
-              <b className="way-over">not home.</b> <Say sentence={home.notHome} />
-            </>
-          ) : (home.touchdownCharge ?? 0) <= 0 ? (
-            <b className="way-over">home only on what the gauge never shows: do not count on it.</b>
-          ) : (
-            <>
-              home with <b>{percent(home.touchdownCharge ?? 0)}</b>
-              {band.value && ` (${bandOf(band.value.touchdownCharge)})`} after{' '}
-              <b>{minutesAndSeconds(home.timeS)}</b>, {home.energyWh.toFixed(1)} Wh.
-            </>
-          )}
-          {own && (
-            <>
-              {' '}
-              Left to its own call it <b>{ownEndInWords(own, write)}</b>.
-            </>
-          )}
-        </p>
+        <>
+          home with <b>{percent(home.touchdownCharge ?? 0)}</b>
+          {band && ` (${bandOf(band.touchdownCharge)})`} after <b>{minutesAndSeconds(home.timeS)}</b>,{' '}
+          {home.energyWh.toFixed(1)} Wh.
+        </>
       )}
-    </>
+      {own && (
+        <>
+          {' '}
+          Left to its own call it <b>{ownEndInWords(own, write)}</b>.
+        </>
+      )}
+    </div>
   );
 }
 

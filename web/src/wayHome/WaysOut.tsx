@@ -1,11 +1,21 @@
-import { type GroundBelow, minutesAndSeconds, type ReturnAnswer, type ReturnBand } from '@acorn-tally/core';
-import { IconAlertTriangle } from '@tabler/icons-react';
-import { percent } from '../fields/percent';
+import {
+  type AircraftRecord,
+  type GroundBelow,
+  minutesAndSeconds,
+  type ReturnAnswer,
+  type ReturnBand,
+} from '@acorn-tally/core';
+import { inHundred, percent } from '../fields/percent';
 import { Say } from '../fields/Say';
-import { inHundred } from '../minutes/BatteryRow';
+import { HoldBackMore } from '../parts/HoldBackMore';
+import { Note } from '../parts/Note';
+import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
 import { useWriter } from '../state/units';
+import styles from './ways.module.css';
 
 interface Props {
+  readonly aircraft: AircraftRecord;
   readonly answer: ReturnAnswer;
   readonly reserve: number;
   readonly band: ReturnBand | null;
@@ -13,40 +23,37 @@ interface Props {
 }
 
 /** What can be done if it will not come home, most charge left first, each with its caution. */
-export function WaysOut({ answer, reserve, band, below }: Props) {
+export function WaysOut({ aircraft, answer, reserve, band, below }: Props) {
   const { say } = useWriter();
   const isNeeded = !answer.feasible || (answer.home.touchdownCharge ?? 0) < reserve;
   const isAny = answer.waysOut.some(({ touchdownCharge }) => touchdownCharge !== null);
   return (
-    <section>
-      <h2 className="section-title">
-        {!isNeeded
-          ? 'If it will not come home'
-          : isAny
-            ? 'What still comes home'
-            : 'None of these comes home'}
-      </h2>
+    <Section
+      title={
+        !isNeeded ? 'If it will not come home' : isAny ? 'What still comes home' : 'None of these comes home'
+      }
+    >
       {band && band.chanceNotHome >= 0.01 && (
-        <p className="panel-note">
+        <Note>
           From there, with what it has, {inHundred(band.chanceNotHome)} do not come home by themselves.
-        </p>
+        </Note>
       )}
-      {(below === 'water' || below === 'people') && (
-        <p className="danger way-below-it">
-          <IconAlertTriangle size={14} aria-hidden />
-          {below === 'water'
-            ? 'Water under it: what comes down on the way is lost. Hold back more.'
-            : 'People under it: nothing may come down on the way. Do not fly over them.'}
-        </p>
+      {below === 'water' && (
+        <Warning>
+          Water under it: what comes down on the way is lost. <HoldBackMore aircraft={aircraft} />
+        </Warning>
       )}
-      <ol className="way-outs">
+      {below === 'people' && (
+        <Warning>People under it: nothing may come down on the way. Do not fly over them.</Warning>
+      )}
+      <ol className={styles.ways}>
         {answer.waysOut.map(({ kind, action, timeS, touchdownCharge, forcedLanding, caution }) => (
           <li key={`${kind} ${say(action)}`}>
-            <div>
+            <div className={styles.line}>
               <span>
                 <Say sentence={action} />
               </span>
-              <b className={touchdownCharge === null ? 'turn-over' : undefined}>
+              <b className={touchdownCharge === null ? styles.no : undefined}>
                 {touchdownCharge === null
                   ? forcedLanding
                     ? 'lands itself'
@@ -61,6 +68,6 @@ export function WaysOut({ answer, reserve, band, below }: Props) {
           </li>
         ))}
       </ol>
-    </section>
+    </Section>
   );
 }

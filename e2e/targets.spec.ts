@@ -1,0 +1,99 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
+import { goTo, openings } from './openings';
+
+test.use({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 844 } });
+
+/**
+ * What a finger meets: for each control in sight of the panel or page, whether a square of 44 px about its middle is its own
+ * (WCAG 2.5.5), found by asking what lies at the square's edges. Words within a sentence are left out, as the rule leaves them.
+ */
+async function tooSmall(page: Page): Promise<string[]> {
+  return page.evaluate(async () => {
+    const half = 21;
+    const controls = 'a[href], button, input, textarea, [role="slider"], [role="radio"], [role="option"]';
+    const isSeen = (element: Element) =>
+      element.checkVisibility({ visibilityProperty: true, opacityProperty: false }) &&
+      element.getBoundingClientRect().width > 2 &&
+      !element.closest('[data-unseen], [aria-hidden="true"]');
+    const panel = [...document.querySelectorAll('[role="dialog"]')].filter(isSeen).at(-1) ?? document.body;
+    const inSentence = (element: Element) => {
+      if (!element.matches('a[href]:not([data-alone])')) return false;
+      const text = element.parentElement?.textContent?.trim() ?? '';
+      return text.length > (element.textContent?.trim().length ?? 0) + 2;
+    };
+    const found: string[] = [];
+    for (const element of panel.querySelectorAll(controls)) {
+      if (!isSeen(element) || element.matches(':disabled') || inSentence(element)) continue;
+      element.scrollIntoView({ block: 'center', behavior: 'instant' });
+      const { left, right, top, bottom } = element.getBoundingClientRect();
+      const [x, y] = [(left + right) / 2, (top + bottom) / 2];
+      const label = element.id && document.querySelector(`label[for="${CSS.escape(element.id)}"]`);
+      const isOwn = (at: Element | null) =>
+        at !== null &&
+        (element.contains(at) || at.contains(element) || (label && (label === at || label.contains(at))));
+      const edges = [
+        [x, y - half],
+        [x, y + half],
+        [x - half, y],
+        [x + half, y],
+      ].filter(([ax = 0, ay = 0]) => ax > 0 && ay > 0 && ax < innerWidth && ay < innerHeight);
+      const misses = edges.filter(([ax = 0, ay = 0]) => {
+        const at = document.elementFromPoint(ax, ay);
+        // A wrapper's own ground is nobody else's: what counts is that no other control takes the touch.
+        const other = at?.closest(controls);
+        return !isOwn(at) && (other ? other !== element : false);
+      });
+      const isLow = bottom - top < 44 - 0.5 && !label;
+      const reach = getComputedStyle(element, '::after');
+      const hasReach = reach.content !== 'none' && reach.position === 'absolute';
+      if (misses.length > 0 || (isLow && !hasReach)) {
+        const name = element.getAttribute('aria-label') ?? element.textContent ?? '';
+        found.push(
+          `${element.tagName.toLowerCase()} “${name.trim().slice(0, 40)}” ${Math.round(right - left)}×${Math.round(bottom - top)}${misses.length > 0 ? ', another control within 44 px' : ''}`,
+        );
+      }
+    }
+    return found;
+  });
+}
+
+test('by finger: every control is 44 px high or reaches as far, and no view scrolls sideways, at 390×844', async ({
+  app,
+  emptyApp,
+  page,
+}) => {
+  test.setTimeout(300_000);
+  const found: string[] = [];
+  for (const opening of openings) {
+    await goTo(page, opening, opening.empty ? emptyApp : app);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    if (wide > 0) found.push(`${opening.name}: ${wide} px too wide`);
+    found.push(...(await tooSmall(page)).map((one) => `${opening.name}: ${one}`));
+  }
+  expect(found).toEqual([]);
+});
+
+test('on a phone the answer comes first: within the first screen, before any input', async ({
+  app,
+  page,
+}) => {
+  for (const [path, answer] of [
+    ['/minutes', '.BatteryRow_minutes b'],
+    ['/way-home', 'h1'],
+    ['/test-flights', 'h1'],
+    ['/swap-plan', 'h1'],
+    ['/kit', 'h1'],
+    ['/method', 'h1'],
+  ] as const) {
+    await page.goto(`${app.url}${path}`);
+    const box = await page.locator(answer).first().boundingBox();
+    expect((box?.y ?? Infinity) + (box?.height ?? 0), path).toBeLessThan(844);
+    const typed = await page
+      .locator('main input')
+      .first()
+      .boundingBox({ timeout: 500 })
+      .catch(() => null);
+    if (typed) expect(typed.y, path).toBeGreaterThan(box?.y ?? 0);
+  }
+});

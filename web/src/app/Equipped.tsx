@@ -1,0 +1,14 @@
+import { lazy } from 'react';
+import { Outlet } from 'react-router';
+import { useConditions } from '../state/current';
+import { useRecords } from '../state/records';
+
+const FirstSteps = lazy(() => import('../firstSteps/FirstSteps'));
+
+/** The view, or where there is no aircraft yet, the steps to the first one. */
+export function Equipped() {
+  const isEmpty = useRecords((state) => state.aircraft.length === 0);
+  const conditions = useConditions();
+  if (!conditions) return null;
+  return isEmpty ? <FirstSteps conditions={conditions} /> : <Outlet />;
+}

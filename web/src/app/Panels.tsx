@@ -1,0 +1,22 @@
+import { ConditionsDrawer } from '../conditions/ConditionsDrawer';
+import { TestDrawer } from '../testFlights/TestDrawer';
+import { KeysHelp } from './KeysHelp';
+import { UnitsPanel } from './UnitsPanel';
+import type { Panel } from './useOpened';
+
+interface Props {
+  readonly opened: Panel | null;
+  readonly onClose: () => void;
+}
+
+/** What opens over any view. */
+export default function Panels({ opened, onClose }: Props) {
+  return (
+    <>
+      <ConditionsDrawer opened={opened === 'conditions'} onClose={onClose} />
+      <TestDrawer opened={opened === 'record'} onClose={onClose} />
+      <UnitsPanel opened={opened === 'units'} onClose={onClose} />
+      <KeysHelp opened={opened === 'keys'} onClose={onClose} />
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+import '@mantine/core/styles/Modal.css';
+import '@mantine/spotlight/styles.css';
+import { Spotlight, type SpotlightActionGroupData, spotlight } from '@mantine/spotlight';
+import { IconSearch } from '@tabler/icons-react';
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { looks, useChosen } from '../state/chosen';
+import { useRecords } from '../state/records';
+import styles from './Search.module.css';
+import type { Panel } from './useOpened';
+import { sideViews, views } from './views';
+
+interface Props {
+  /** How often it was asked for; each time opens it. */
+  readonly asked: number;
+  readonly onOpen: (panel: Panel) => void;
+}
+
+/** Goes to any view, battery, shot or action by a few letters of its name. */
+export default function Search({ asked, onOpen }: Props) {
+  const navigate = useNavigate();
+  const choose = useChosen((state) => state.choose);
+  const { batteries, aircraft, shoots, undo, undoSteps } = useRecords();
+  useEffect(() => {
+    if (asked > 0) spotlight.open();
+  }, [asked]);
+  const nameOf = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
+  const last = undoSteps[undoSteps.length - 1];
+  const groups: SpotlightActionGroupData[] = [
+    {
+      group: 'Views',
+      actions: [...views, ...sideViews].map(({ path, name, key }) => ({
+        id: path,
+        label: name,
+        rightSection: key,
+        onClick: () => void navigate(path),
+      })),
+    },
+    {
+      group: 'Batteries',
+      actions: batteries.map(({ id, label, aircraftId }) => ({
+        id,
+        label,
+        description: nameOf(aircraftId),
+        onClick: () => {
+          choose({ aircraftId, batteryId: id });
+          void navigate('/minutes');
+        },
+      })),
+    },
+    {
+      group: 'Shots',
+      actions: shoots.flatMap((shoot) =>
+        shoot.shots.map((shot, i) => ({
+          id: `${shoot.id} ${shot.id}`,
+          label: `${i + 1} ${shot.name}`,
+          description: shoot.name,
+          onClick: () => {
+            choose({ shootId: shoot.id, shotId: shot.id });
+            void navigate('/swap-plan');
+          },
+        })),
+      ),
+    },
+    {
+      group: 'Actions',
+      actions: [
+        {
+          id: 'conditions',
+          label: 'Change conditions',
+          rightSection: 'C',
+          onClick: () => onOpen('conditions'),
+        },
+        { id: 'record', label: 'Record a test', rightSection: 'T', onClick: () => onOpen('record') },
+        { id: 'units', label: 'Units', rightSection: 'U', onClick: () => onOpen('units') },
+        { id: 'keys', label: 'Keys', rightSection: '?', onClick: () => onOpen('keys') },
+        ...looks.map((look) => ({ id: look, label: `Look: ${look}`, onClick: () => choose({ look }) })),
+        ...(last ? [{ id: 'undo', label: `Undo: ${last.label}`, onClick: () => void undo() }] : []),
+      ],
+    },
+  ];
+  return (
+    <Spotlight
+      actions={groups}
+      shortcut={null}
+      nothingFound="Nothing of that name"
+      highlightQuery
+      scrollable
+      maxHeight="60dvh"
+      classNames={{ action: styles.action }}
+      attributes={{ content: { 'aria-label': 'Search' } }}
+      scrollAreaProps={{ viewportProps: { tabIndex: 0 } }}
+      searchProps={{
+        leftSection: <IconSearch size={18} aria-hidden />,
+        placeholder: 'View, battery, shot or action',
+        'aria-label': 'Search',
+      }}
+    />
+  );
+}

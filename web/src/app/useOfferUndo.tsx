@@ -1,0 +1,49 @@
+import { Button } from '@mantine/core';
+import { useEffect } from 'react';
+import { useRecords } from '../state/records';
+import styles from './Footer.module.css';
+
+const id = 'undo';
+
+/** What took something away, brought something in or changed several at once is told, with the way back beside it. */
+export function useOfferUndo(): void {
+  // Beside React: a step grows with every move of a hand, and the frame need not be drawn again for it.
+  useEffect(() => {
+    let lastOrdinal: number | undefined;
+    return useRecords.subscribe(({ undoSteps }) => {
+      const last = undoSteps.at(-1);
+      if (last?.ordinal === lastOrdinal) return;
+      lastOrdinal = last?.ordinal;
+      void offer(last?.offered ? last.label : null);
+    });
+  }, []);
+}
+
+let isOffered = false;
+
+/** What shows it is fetched when there is first something to offer. */
+async function offer(label: string | null): Promise<void> {
+  if (label === null && !isOffered) return;
+  isOffered = label !== null;
+  const { notifications } = await import('@mantine/notifications');
+  notifications.hide(id);
+  if (label === null || !isOffered) return;
+  notifications.show({
+    id,
+    role: 'status',
+    autoClose: 8000,
+    closeButtonProps: { 'aria-label': 'Leave it so' },
+    message: (
+      <span className={styles.offer}>
+        {capital(label)}: done.
+        <Button variant="default" onClick={() => void useRecords.getState().undo()}>
+          Undo
+        </Button>
+      </span>
+    ),
+  });
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

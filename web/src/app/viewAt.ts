@@ -1,0 +1,30 @@
+import { type ComponentType, lazy } from 'react';
+
+/** Each view is a chunk of its own, fetched when it is opened, or before, when the page has nothing else to do. */
+const chunks = {
+  '/minutes': () => import('../minutes/MinutesView').then(({ MinutesView }) => MinutesView),
+  '/way-home': () => import('../wayHome/WayHomeView').then(({ WayHomeView }) => WayHomeView),
+  '/kit': () => import('../kit/KitView').then(({ KitView }) => KitView),
+  '/test-flights': () =>
+    import('../testFlights/TestFlightsView').then(({ TestFlightsView }) => TestFlightsView),
+  '/swap-plan': () => import('../swapPlan/SwapPlanView').then(({ SwapPlanView }) => SwapPlanView),
+  '/method': () => import('../method/MethodView').then(({ MethodView }) => MethodView),
+} as const satisfies Record<string, () => Promise<ComponentType>>;
+export type Path = keyof typeof chunks;
+
+const fetched = (path: Path) => lazy<ComponentType>(async () => ({ default: await chunks[path]() }));
+
+/** The view of each address. */
+export const viewAt: Readonly<Record<Path, ComponentType>> = {
+  '/minutes': fetched('/minutes'),
+  '/way-home': fetched('/way-home'),
+  '/kit': fetched('/kit'),
+  '/test-flights': fetched('/test-flights'),
+  '/swap-plan': fetched('/swap-plan'),
+  '/method': fetched('/method'),
+};
+
+/** So that a field without a network has every view. */
+export function fetchAllViews(): void {
+  for (const fetchChunk of Object.values(chunks)) void fetchChunk().catch(() => undefined);
+}

@@ -1,0 +1,28 @@
+import { Skeleton } from '@mantine/core';
+import { type ComponentProps, type ComponentType, lazy, Suspense } from 'react';
+import styles from './chart.module.css';
+
+/** Charts measure their words once, so the figures' font comes first; but they do not wait for it for ever. */
+const fonts = () =>
+  Promise.race([
+    document.fonts.load('12px "Atkinson Hyperlegible Next Variable"'),
+    new Promise((resolve) => setTimeout(resolve, 800)),
+  ]);
+
+/** A chart that is fetched, with what draws it, when it is first to be seen. */
+// biome-ignore lint/suspicious/noExplicitAny: the props of whichever chart it is
+export function lazyChart<Chart extends ComponentType<any>>(fetchChart: () => Promise<Chart>) {
+  const Fetched = lazy(async () => {
+    const [chart] = await Promise.all([fetchChart(), fonts()]);
+    return { default: chart };
+  });
+  return function LazyChart(props: ComponentProps<Chart>) {
+    return (
+      <Suspense fallback={<Skeleton className={styles.chart} radius="sm" />}>
+        <Fetched {...props} />
+      </Suspense>
+    );
+  };
+}
+
+export const FlightChart = lazyChart(() => import('./FlightChart').then((module) => module.FlightChart));

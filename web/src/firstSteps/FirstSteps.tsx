@@ -1,0 +1,262 @@
+import {
+  type Aircraft,
+  aircraftOfClass,
+  aircraftRanges,
+  type Battery,
+  batteryRanges,
+  type ConditionsRecord,
+  classTemplates,
+  estimate,
+  minutesAndSeconds,
+  nameProblem,
+  type Quantity,
+  ranges,
+  usualKeeping,
+} from '@acorn-tally/core';
+import { Button } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useEffect, useMemo, useRef } from 'react';
+import { useNavigate } from 'react-router';
+import { shownPlan } from '../answers/planned';
+import { spansOf } from '../answers/spans';
+import { useBandsOf } from '../answers/useBands';
+import { Tally, TallyLegend } from '../charts/Tally';
+import { ChoiceField } from '../fields/ChoiceField';
+import { inForm } from '../fields/inForm';
+import { QuantityField } from '../fields/QuantityField';
+import { Say } from '../fields/Say';
+import { TextField } from '../fields/TextField';
+import { classInWords } from '../parts/kitWords';
+import { Note } from '../parts/Note';
+import { useBusy } from '../parts/useBusy';
+import { Wrong } from '../parts/Wrong';
+import { beliefAbout } from '../state/belief';
+import { useChosen } from '../state/chosen';
+import { useDraft } from '../state/drafts';
+import { useRecords } from '../state/records';
+import { useWriter } from '../state/units';
+import styles from './FirstSteps.module.css';
+
+const packCount: Quantity = {
+  label: 'How many like it',
+  unit: '',
+  siPerUnit: 1,
+  min: 1,
+  max: 20,
+  step: 1,
+  whole: true,
+};
+const stepNames = ['The box', 'The battery', 'The day'] as const;
+
+/** What is chosen and typed on the way. */
+interface Draft {
+  readonly step: number;
+  readonly name: string;
+  readonly className: string;
+  readonly spec: Aircraft | undefined;
+  readonly pack: Battery | undefined;
+  readonly count: number;
+}
+
+function begin(): Draft {
+  const template = classTemplates[1];
+  return {
+    step: 0,
+    name: 'My aircraft',
+    className: template?.name ?? '',
+    spec: template?.spec,
+    pack: template?.pack,
+    count: 3,
+  };
+}
+
+/** An empty kit leads in three steps from the box to the first strip; what is typed stays when going back, and after a reload. */
+export default function FirstSteps({ conditions }: { readonly conditions: ConditionsRecord }) {
+  const [draft, keepDraft] = useDraft('first steps', begin);
+  const form = useForm<Draft>({
+    mode: 'controlled',
+    initialValues: draft,
+    onValuesChange: keepDraft,
+    validate: { name: (name) => nameProblem('Name', name) },
+  });
+  const element = useRef<HTMLFormElement>(null);
+  const { step, name, className, spec, pack, count } = form.values;
+  const { add, edit } = useRecords();
+  const choose = useChosen((state) => state.choose);
+  const navigate = useNavigate();
+  const { busy, run } = useBusy();
+  const { write } = useWriter();
+  const shownStep = useRef(step);
+  useEffect(() => {
+    if (shownStep.current !== step) element.current?.querySelector('input')?.focus();
+    shownStep.current = step;
+  }, [step]);
+  if (!spec || !pack) return null;
+
+  const pickClass = (picked: string) => {
+    const template = classTemplates.find((one) => one.name === picked);
+    form.setValues({ className: picked, spec: template?.spec, pack: template?.pack });
+  };
+  const finish = () =>
+    run(async () => {
+      const content = aircraftOfClass({ spec, pack }, name);
+      const made = await add('aircraft', content, `adding ${name}`);
+      for (let i = 1; i <= count; i++) {
+        const label = `${name} ${i}`;
+        await add(
+          'batteries',
+          { aircraftId: made.id, label, pack, keeping: usualKeeping },
+          `adding ${label}`,
+        );
+      }
+      keepDraft(null);
+      choose({ aircraftId: made.id, batteryId: null });
+      void navigate('/minutes');
+    });
+  /** What a field says is wrong with its text, the form does not know. */
+  const firstWrong = () => element.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
+  const goOn = () => {
+    const wrong = firstWrong();
+    if (wrong) return wrong.focus();
+    if (step < stepNames.length - 1) form.setFieldValue('step', step + 1);
+    else void finish();
+  };
+  return (
+    <main className={styles.first}>
+      <h1>From the box to the first strip</h1>
+      <ol className={styles.steps} aria-label="Steps">
+        {stepNames.map((one, i) => (
+          <li key={one} aria-current={i === step ? 'step' : undefined}>
+            {i + 1} {one}
+          </li>
+        ))}
+      </ol>
+      <form
+        ref={element}
+        noValidate
+        onSubmit={form.onSubmit(goOn, () => requestAnimationFrame(() => firstWrong()?.focus()))}
+      >
+        {step === 0 && (
+          <>
+            <Note>
+              Pick the nearest class, then write over it what your own box says. The figures of a class are
+              only typical.
+            </Note>
+            <ChoiceField
+              label="Class"
+              value={className}
+              options={classTemplates.map((one) => ({ value: one.name, label: classInWords(one, write) }))}
+              onChange={pickClass}
+            />
+            <TextField
+              label="Name"
+              value={name}
+              problem={(text) => nameProblem('Name', text)}
+              onChange={(typed) => form.setFieldValue('name', typed)}
+            />
+            {(['takeoffMassKg', 'advertisedFlightTimeS', 'advertisedSpeedMps'] as const).map((one) => (
+              <QuantityField
+                key={`${className} ${one}`}
+                quantity={aircraftRanges[one]}
+                {...inForm(form, `spec.${one}`)}
+              />
+            ))}
+          </>
+        )}
+        {step === 1 && (
+          <>
+            <Note>These numbers stand on the pack’s own label.</Note>
+            {(['ratedCapacityMah', 'cellCount', 'nominalVoltageV', 'fullCellVoltageV'] as const).map(
+              (one) => (
+                <QuantityField key={one} quantity={batteryRanges[one]} {...inForm(form, `pack.${one}`)} />
+              ),
+            )}
+            <QuantityField quantity={packCount} {...inForm(form, 'count')} />
+          </>
+        )}
+        {step === 2 && <TheDay conditions={conditions} edit={edit} />}
+        <FirstStrip spec={spec} pack={pack} conditions={conditions} name={name} />
+        <div className={styles.buttons}>
+          {step > 0 && (
+            <Button variant="default" onClick={() => form.setFieldValue('step', step - 1)}>
+              Back
+            </Button>
+          )}
+          <Button type="submit" loading={busy}>
+            {step < stepNames.length - 1 ? 'Next' : 'Show my minutes'}
+          </Button>
+        </div>
+      </form>
+    </main>
+  );
+}
+
+interface DayProps {
+  readonly conditions: ConditionsRecord;
+  readonly edit: ReturnType<typeof useRecords.getState>['edit'];
+}
+
+function TheDay({ conditions, edit }: DayProps) {
+  const { write } = useWriter();
+  const { weather } = conditions;
+  const change = (part: Partial<typeof weather>, label: string) =>
+    edit('conditions', conditions.id, { weather: { ...weather, ...part } }, label);
+  return (
+    <>
+      <Note>Guess now, and change it any time: the conditions stand on every view.</Note>
+      <QuantityField
+        quantity={ranges.conditions.airTemperatureC}
+        value={weather.airTemperatureC}
+        onChange={(airTemperatureC) => change({ airTemperatureC }, 'air temperature')}
+      />
+      <QuantityField
+        quantity={ranges.wind.speedMps}
+        value={weather.wind.speedMps}
+        hint={`as a forecast gives it, at ${write('distance', weather.wind.readingHeightM)}`}
+        onChange={(speedMps) => change({ wind: { ...weather.wind, speedMps } }, 'wind')}
+      />
+      <QuantityField
+        quantity={ranges.conditions.elevationM}
+        value={weather.elevationM}
+        onChange={(elevationM) => change({ elevationM }, 'ground elevation')}
+      />
+    </>
+  );
+}
+
+interface StripProps {
+  readonly spec: Aircraft;
+  readonly pack: Battery;
+  readonly conditions: ConditionsRecord;
+  readonly name: string;
+}
+
+/** The strip as it would be with what is typed so far. */
+function FirstStrip({ spec, pack, conditions, name }: StripProps) {
+  const { known, middle } = beliefAbout(null);
+  const requests = useMemo(() => {
+    const { flight, policy } = aircraftOfClass({ spec, pack }, name);
+    return [{ aircraft: spec, battery: pack, conditions: conditions.weather, flight, policy }] as const;
+  }, [spec, pack, conditions.weather, name]);
+  const bands = useBandsOf(requests, known);
+  const outcome = estimate(requests[0], middle);
+  if (!outcome.ok) {
+    return (
+      <Wrong>
+        <Say sentence={outcome.refusal} />
+      </Wrong>
+    );
+  }
+  const planned = shownPlan(outcome.value, bands.value?.[0] ?? null, bands.fresh);
+  return (
+    <section className={styles.strip} aria-label="Your first strip">
+      <Tally spans={spansOf(outcome.value, planned, spec.advertisedFlightTimeS)} />
+      <p>
+        <b>{planned ? minutesAndSeconds(planned.usableS) : '…'} to spend</b> of{' '}
+        {minutesAndSeconds(spec.advertisedFlightTimeS)} on the box;{' '}
+        {minutesAndSeconds(outcome.value.usableS.p50)} in the middle
+      </p>
+      <TallyLegend />
+    </section>
+  );
+}

@@ -1,0 +1,34 @@
+// Only the styles of the components that are used at once, in the order in which they build on each other; a view that needs
+// others brings them along.
+import '@mantine/core/styles/baseline.css';
+import '@mantine/core/styles/default-css-variables.css';
+import '@mantine/core/styles/global.css';
+import '@mantine/core/styles/ScrollArea.css';
+import '@mantine/core/styles/UnstyledButton.css';
+import '@mantine/core/styles/VisuallyHidden.css';
+import '@mantine/core/styles/Paper.css';
+import '@mantine/core/styles/Popover.css';
+import '@mantine/core/styles/CloseButton.css';
+import '@mantine/core/styles/Group.css';
+import '@mantine/core/styles/Loader.css';
+import '@mantine/core/styles/Overlay.css';
+import '@mantine/core/styles/ModalBase.css';
+import '@mantine/core/styles/Input.css';
+import '@mantine/core/styles/InlineInput.css';
+import '@mantine/core/styles/ActionIcon.css';
+import '@mantine/core/styles/Anchor.css';
+import '@mantine/core/styles/Text.css';
+import '@mantine/core/styles/Button.css';
+import '@mantine/core/styles/Combobox.css';
+import '@mantine/core/styles/Drawer.css';
+import '@mantine/core/styles/Fieldset.css';
+import '@mantine/core/styles/FloatingIndicator.css';
+import '@mantine/core/styles/NavLink.css';
+import '@mantine/core/styles/RadioCard.css';
+import '@mantine/core/styles/SegmentedControl.css';
+import '@mantine/core/styles/Skeleton.css';
+import '@mantine/core/styles/Slider.css';
+import '@mantine/core/styles/Table.css';
+import '@mantine/core/styles/Tooltip.css';
+import './tokens.css';
+import './global.css';
