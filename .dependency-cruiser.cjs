@@ -27,7 +27,7 @@ const downward = coreFolders.map((folder, i) => ({
 /** The views of the interface; each is a chunk of its own, and none knows another. */
 const views = ['minutes', 'wayHome', 'testFlights', 'swapPlan', 'kit', 'conditions', 'method', 'firstSteps'];
 /** What views share, from the ground up; each room knows only those before it, none a view. */
-const webRooms = ['api', 'workers', 'state', 'theme', 'fields', 'charts', 'answers', 'parts'];
+const webRooms = ['api', 'workers', 'state', 'theme', 'fields', 'parts', 'charts', 'answers'];
 
 module.exports = {
   forbidden: [
@@ -55,6 +55,12 @@ module.exports = {
       severity: 'error',
       from: { path: `^web/src/${view}/` },
       to: { path: `^web/src/(app|${views.filter((other) => other !== view).join('|')})/` },
+    })),
+    ...webRooms.slice(0, -1).map((room, i) => ({
+      name: `${room}-of-the-web-looks-only-up`,
+      severity: 'error',
+      from: { path: `^web/src/${room}/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^web/src/(${webRooms.slice(i + 1).join('|')})/` },
     })),
     {
       name: 'shared-rooms-know-no-view',

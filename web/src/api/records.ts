@@ -17,8 +17,8 @@ import {
   type TestFlightRecord,
   type TestOutcome,
 } from '@acorn-tally/core';
-import { rememberZone } from '../state/zones';
 import { call } from './client';
+import { rememberZone } from './zones';
 
 /** Every kind of record: its content as sent, and the record as kept. */
 export interface Kinds {

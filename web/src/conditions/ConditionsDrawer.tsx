@@ -16,6 +16,7 @@ import {
 } from '@acorn-tally/core';
 import { Button, Select } from '@mantine/core';
 import { useState } from 'react';
+import { rememberZone } from '../api/zones';
 import field from '../fields/field.module.css';
 import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
@@ -27,7 +28,6 @@ import { browserTimeZone, clockAt, sameClockTime } from '../state/clock';
 import { useConditions } from '../state/current';
 import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
-import { rememberZone } from '../state/zones';
 import styles from './ConditionsDrawer.module.css';
 import { DayStrip } from './DayStrip';
 import { GroundCards } from './GroundCards';

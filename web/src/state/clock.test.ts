@@ -1,8 +1,8 @@
 import { timeZoneAt } from '@acorn-tally/core';
+import { rememberZone } from '../api/zones';
 import { fell } from '../testing/jay';
 import { atAnotherHour } from './atTheHour';
 import { browserTimeZone, clockAt, clockOf, sameClockTime } from './clock';
-import { rememberZone } from './zones';
 
 const sydney = clockOf('Australia/Sydney', 'Europe/London');
 const fellClock = clockOf('Europe/London', 'Europe/London');

@@ -2,8 +2,8 @@ import { type ConditionsRecord, clockTime, offsetMin, readClockTime, withOffset 
 import dayjs from 'dayjs';
 import utc from 'dayjs/plugin/utc';
 import { useMemo } from 'react';
+import { zoneOf } from '../api/zones';
 import { useConditions } from './current';
-import { zoneOf } from './zones';
 
 dayjs.extend(utc);
 
