@@ -25,6 +25,11 @@ async function tooSmall(page: Page): Promise<string[]> {
     const found: string[] = [];
     for (const element of panel.querySelectorAll(controls)) {
       if (!isSeen(element) || element.matches(':disabled') || inSentence(element)) continue;
+      // Smaller than this, and a phone zooms in when it is touched.
+      if (element.matches('input, textarea') && Number.parseFloat(getComputedStyle(element).fontSize) < 16)
+        found.push(
+          `text under 16 px: ${element.tagName.toLowerCase()} “${(element as HTMLInputElement).value}”`,
+        );
       element.scrollIntoView({ block: 'center', behavior: 'instant' });
       const { left, right, top, bottom } = element.getBoundingClientRect();
       const [x, y] = [(left + right) / 2, (top + bottom) / 2];

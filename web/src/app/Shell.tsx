@@ -61,7 +61,7 @@ export function Shell() {
     <div className={styles.shell}>
       <Header onOpen={open} onSearch={search} />
       {first === 'ready' && (
-        <Guard what="The ribbon of conditions" resetKeys={[pathname]}>
+        <Guard what="The line of conditions" resetKeys={[pathname]}>
           <Ribbon onChange={() => open('conditions')} />
         </Guard>
       )}

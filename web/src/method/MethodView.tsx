@@ -195,7 +195,7 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
         end={
           <ChartKey
             lines={[
-              { words: 'today', colour: 'spend' },
+              { words: 'in this air and wind', colour: 'spend' },
               { words: 'as on the box', colour: 'home', as: 'dashed' },
               { words: 'lasts longest', colour: 'ink-soft', as: 'point' },
               { words: 'goes farthest', colour: 'ink-soft', as: 'diamond' },
@@ -212,7 +212,7 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
             lines={lines.power}
             unit="W"
             speedUnit={units.speed}
-            says={`Power against airspeed. Today it is least, ${today.longest.powerW.toFixed(0)} W, at ${speed(today.longest.airspeedMps)}.`}
+            says={`Power against airspeed. In this air and wind it is least, ${today.longest.powerW.toFixed(0)} W, at ${speed(today.longest.airspeedMps)}.`}
           />
         </Section>
         <Section title="Minutes until the gauge shows 0 %">
@@ -220,7 +220,7 @@ function Power({ name, curve }: { readonly name: string; readonly curve: PowerCu
             lines={lines.minutes}
             unit="min"
             speedUnit={units.speed}
-            says={`Minutes against airspeed. Today it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${speed(today.longest.airspeedMps)}.`}
+            says={`Minutes against airspeed. In this air and wind it lasts ${minutesAndSeconds(today.longest.lastsS)} at most, at ${speed(today.longest.airspeedMps)}.`}
           />
         </Section>
       </div>

@@ -17,7 +17,7 @@ export function PowerChart({ lines, unit, speedUnit, says }: Props) {
   const data = useMemo((): ChartData<'line'> => {
     return {
       datasets: [
-        ...datasets(lines.today, 'today', 'spend', []),
+        ...datasets(lines.today, 'in this air and wind', 'spend', []),
         ...datasets(lines.box, 'as on the box', 'home', [5, 4]),
       ],
     };
