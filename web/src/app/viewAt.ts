@@ -24,6 +24,12 @@ export const viewAt: Readonly<Record<Path, ComponentType>> = {
   '/method': fetched('/method'),
 };
 
+/** The view of an address, beside the data it will show. */
+export function fetchViewAt(path: string): void {
+  const fetchChunk = chunks[path === '/' ? '/minutes' : (path as Path)];
+  void fetchChunk?.().catch(() => undefined);
+}
+
 /** So that a field without a network has every view. */
 export function fetchAllViews(): void {
   for (const fetchChunk of Object.values(chunks)) void fetchChunk().catch(() => undefined);
