@@ -18,7 +18,9 @@ for (const look of ['paper', 'dusk', 'sunlight']) {
     for (const opening of openings) {
       await goTo(page, opening, opening.empty ? emptyApp : app);
       await expect(page.locator('html')).toHaveAttribute('data-look', look);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const axe = new AxeBuilder({ page });
+      // What is built is the same in every look; what a look changes are the colours.
+      const { violations } = await (look === 'paper' ? axe : axe.withRules(['color-contrast'])).analyze();
       found.push(
         ...violations.map(
           ({ id, nodes }) => `${opening.name}: ${id}: ${nodes.map((node) => node.target).join(', ')}`,

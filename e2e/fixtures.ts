@@ -1,14 +1,18 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test as base, type Page } from '@playwright/test';
 
+const newFolder = () => mkdtempSync(join(tmpdir(), 'acorn-tally-e2e-'));
+
 /** A running application of its own, with fresh data; it can be stopped and started again on the same data. */
 export class RunningApp {
   private server: ChildProcess | null = null;
-  readonly dataFolder = mkdtempSync(join(tmpdir(), 'acorn-tally-e2e-'));
   url = '';
+
+  /** On data of its own; `dataFolder` becomes its to remove. */
+  constructor(readonly dataFolder = newFolder()) {}
 
   async start(...options: string[]): Promise<void> {
     const server = spawn(process.execPath, ['server/dist/main.js', ...options], {
@@ -44,7 +48,19 @@ export class RunningApp {
 }
 
 /** `app` holds the example, `emptyApp` nothing. */
-export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }>({
+export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }, { exampleFolder: string }>({
+  /** The example is reckoned once by each worker; each test gets a copy. */
+  exampleFolder: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures' names from the pattern
+    async ({}, use) => {
+      const app = new RunningApp();
+      await app.start('--demo');
+      await app.stop();
+      await use(app.dataFolder);
+      await app.remove();
+    },
+    { scope: 'worker' },
+  ],
   /** An address is reached when its view has its headline: from then on keys are heard. */
   page: async ({ page }, use) => {
     const goto = page.goto.bind(page);
@@ -55,9 +71,10 @@ export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }>({
     };
     await use(page);
   },
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures' names from the pattern
-  app: async ({}, use) => {
-    const app = new RunningApp();
+  app: async ({ exampleFolder }, use) => {
+    const folder = newFolder();
+    cpSync(exampleFolder, folder, { recursive: true });
+    const app = new RunningApp(folder);
     await app.start('--demo');
     await use(app);
     await app.remove();
