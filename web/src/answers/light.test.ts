@@ -22,3 +22,13 @@ test('over midnight one night is one span, and under the midnight sun one day', 
   const mcMurdo = { latitudeDeg: -77.85, longitudeDeg: 166.67 };
   expect(lightBetween(at('00:00'), at('06:00'), mcMurdo).map(({ light }) => light)).toEqual(['day']);
 });
+
+test('wherever and whenever, each span is in another light than the one before it (a year by fortnights, pole to pole)', () => {
+  for (let latitudeDeg = -88; latitudeDeg <= 88; latitudeDeg += 8)
+    for (let day = 0; day < 365; day += 14) {
+      const fromMs = Date.UTC(2026, 0, 1 + day, 5);
+      const spans = lightBetween(fromMs, fromMs + 86_400_000, { latitudeDeg, longitudeDeg: 20 });
+      const repeated = spans.slice(1).filter(({ light }, i) => light === spans[i]?.light);
+      expect([latitudeDeg, day, repeated]).toEqual([latitudeDeg, day, []]);
+    }
+});

@@ -35,7 +35,8 @@ test('what is no day or no hour is none', () => {
     '',
     'tomorrow',
     '31 Feb 2026, 08:00',
-    '26 Nov 2026, 25:00',
+    '26 Nov 2026, 24:00',
+    '26 Nov 2026, 8:60',
     '26 Nov 2026',
     '13/13/2026 8:00',
   ])
