@@ -26,7 +26,10 @@ async function tooSmall(page: Page): Promise<string[]> {
     for (const element of panel.querySelectorAll(controls)) {
       if (!isSeen(element) || element.matches(':disabled') || inSentence(element)) continue;
       // Smaller than this, and a phone zooms in when it is touched.
-      if (element.matches('input, textarea') && Number.parseFloat(getComputedStyle(element).fontSize) < 16)
+      if (
+        element.matches('input:not([type="radio"], [type="checkbox"]), textarea') &&
+        Number.parseFloat(getComputedStyle(element).fontSize) < 16
+      )
         found.push(
           `text under 16 px: ${element.tagName.toLowerCase()} “${(element as HTMLInputElement).value}”`,
         );
