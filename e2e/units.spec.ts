@@ -23,7 +23,9 @@ function words(page: Page): Promise<string> {
     const all = [...document.querySelectorAll('body *')];
     const names = all.flatMap((element) => told.map((name) => element.getAttribute(name) ?? ''));
     const typed = all.map((element) =>
-      element instanceof HTMLInputElement && element.type !== 'hidden' ? element.value : '',
+      element instanceof HTMLInputElement && !['hidden', 'checkbox', 'radio'].includes(element.type)
+        ? element.value
+        : '',
     );
     const hidden = all.map((element) => (element instanceof SVGTextElement ? element.textContent : ''));
     return [document.body.innerText, ...names, ...typed, ...hidden].filter(Boolean).join('\n');
