@@ -63,6 +63,7 @@ export * from './testFlights/testFlight';
 export * from './units/assumed';
 export * from './units/clock';
 export * from './units/instant';
+export * from './units/names';
 export { marksOf, type NumberMarks } from './units/numeral';
 export * from './units/outcome';
 export * from './units/quantity';

@@ -25,6 +25,10 @@ export const obstacleRanges = {
   heightM: { label: 'Stands', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
+/** More are not looked through one by one by anybody; a file or a body with more is refused. */
+export const mostObstacles = 500;
+export const mostLandingPlaces = 100;
+
 /** Kept clear above the tallest thing (common practice; pilots keep 10 m and more). */
 export const clearanceM = 10;
 const roundedToM = 5;

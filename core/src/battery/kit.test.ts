@@ -115,3 +115,8 @@ test('a pocket warms a cold pack towards the body, faster at first, never past i
   expect(after(10)).toBeGreaterThan(9);
   expect(after(600)).toBeLessThanOrEqual(30);
 });
+
+test('days that are none shed nothing: the loops of a drain are bounded by the charge (minus a thousand million hung it until 26 Nov 2026)', () => {
+  for (const daysSinceCharge of [-1e9, -1, Number.NaN])
+    expect(takeoffCharge(with_({ daysSinceCharge, startCharge: 0.9 }), usual)).toBe(0.9);
+});

@@ -66,7 +66,7 @@ export function daysUntilStorage(charge: number, daysToStorage: number): number 
 /** The gauge at take-off: as entered, less what it lost standing since the charge. */
 export function takeoffCharge(battery: Battery, { standingLossRatio }: StandingCoefficients): number {
   const days = battery.daysSinceCharge ?? 0;
-  if (days === 0) return battery.startCharge;
+  if (!(days > 0)) return battery.startCharge;
   const daysToStorage = battery.daysToStorage ?? usualDaysToStorage;
   return chargeAfterStanding(battery.startCharge, days * standingLossRatio, daysToStorage);
 }

@@ -2,7 +2,7 @@ import { densityAltitudeM } from '../air/densityAltitude';
 import { cellVoltageV } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
 import type { Basis, Belief } from '../belief/belief';
-import { meanPowerW } from '../flight/legs';
+import { meanPowerW } from '../flight/bundles';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
 import { type Caution, cautions } from './cautions';

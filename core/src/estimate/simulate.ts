@@ -8,9 +8,10 @@ import {
   solvedAircraft,
   withBattery,
 } from '../belief/flightContext';
+import type { PowerLeg } from '../flight/bundles';
 import type { DrainCurve } from '../flight/drain';
 import { legPowers } from '../flight/flightLegs';
-import { flyRounds, type PowerLeg } from '../flight/legs';
+import { flyRounds } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
 import { type ReturnLeg, returnLegs, usualReturnHeightM } from '../reserve/returnHome';
 import { chargeToComeHomeWith, type FlightEnd, flightEnd } from '../reserve/turnBack';

@@ -36,6 +36,7 @@ const finestStep = 0.0001;
  */
 export function drain(cells: Cells, powerW: number, airC: number, start: CellState): DrainCurve {
   const curve = emptyCurve();
+  requireCellCharge(start.charge);
   let { timeS, charge, temperatureC } = start;
   let ampere = currentA(cells, powerW, charge, temperatureC);
   const emptyA = powerW / (emptyCellVoltageV * cells.cellCount);
@@ -63,6 +64,11 @@ export function drain(cells: Cells, powerW: number, airC: number, start: CellSta
     note(curve, timeS, charge, temperatureC, powerW);
   }
   return curve;
+}
+
+/** The steps of a drain are bounded by the charge it begins with, so no more than there can be is drained. */
+export function requireCellCharge(charge: number): void {
+  if (!(charge <= 1 + 1e-9)) throw new RangeError(`A cell holds from 0 to 1 of its charge, not ${charge}.`);
 }
 
 /**

@@ -4,7 +4,7 @@ import { maxAirspeedMps } from '../aircraft/aircraft';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import type { AircraftInAir } from './aircraftInAir';
-import type { PowerLeg } from './legs';
+import type { PowerLeg } from './bundles';
 import { stylePowerW } from './powertrain';
 import { type FlownStyle, flownStyle, type StyleShare, usualGroundMps } from './styles';
 
@@ -15,6 +15,9 @@ export interface FlightLeg extends Omit<StyleShare, 'share'> {
   readonly trackDeg?: number | null;
   readonly heightM?: number | null;
 }
+
+/** Of a round, which is flown again and again. */
+export const mostLegs = 64;
 
 export const flightLegRanges = {
   durationS: {

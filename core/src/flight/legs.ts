@@ -1,23 +1,11 @@
 import { type CellState, type Cells, capacityAh, cellHeatW, currentA } from '../battery/cells';
+import { openCircuitV } from '../battery/openCircuit';
 import { warmedC } from '../battery/thermal';
-import { type DrainCurve, drain, emptyCurve, note } from './drain';
+import { type Bundle, bundled, meanPowerW, type PowerLeg, usualStepS } from './bundles';
+import { type DrainCurve, drain, emptyCurve, note, requireCellCharge } from './drain';
 
-/** A stretch of flight at one power. One that lasts for ever is flown until the pack is empty. */
-export interface PowerLeg {
-  readonly powerW: number;
-  readonly durationS: number;
-}
-
-const longestStepS = 30;
 /** How finely the moment is sought at which the pack gives out between two steps. */
 const finestStepS = 0.1;
-
-/** Mean power of legs in W, by their duration. */
-export function meanPowerW(legs: readonly PowerLeg[]): number {
-  if (legs.length === 1) return (legs[0] as PowerLeg).powerW;
-  const totalS = legs.reduce((sum, leg) => sum + leg.durationS, 0);
-  return legs.reduce((sum, leg) => sum + leg.powerW * leg.durationS, 0) / totalS;
-}
 
 /**
  * Flies legs one after the other from a state. Null when the pack gives out on the way.
@@ -44,7 +32,7 @@ function flyFor(
   airC: number,
   start: CellState,
 ): CellState | null {
-  const steps = Math.min(400, Math.ceil(durationS / longestStepS));
+  const steps = Math.min(400, Math.ceil(durationS / usualStepS));
   const stepS = durationS / steps;
   let { charge, temperatureC } = start;
   for (let i = 0; i < steps; i++) {
@@ -64,7 +52,8 @@ function flyFor(
 
 /**
  * Flies a round of legs again and again until the pack can give no more: the whole curve, as `drain` gives it for one
- * power. A single leg is drained in steps of charge. Each step takes some charge, so the number of steps is bounded.
+ * power. A single leg is drained in steps of charge. What is short against the whole flight is flown together
+ * (`flight/bundles`), so that the number of steps is bounded whatever the legs and the pack.
  */
 export function flyRounds(
   cells: Cells,
@@ -74,37 +63,61 @@ export function flyRounds(
 ): DrainCurve {
   const only = round.length === 1 ? round[0] : undefined;
   if (only) return drain(cells, only.powerW, airC, start);
+  requireCellCharge(start.charge);
+  const { bundles, longestStepS } = bundled(round, lastsAboutS(cells, round, start));
   const curve = emptyCurve();
   let state: CellState | null = start;
   while (state) {
-    for (const leg of round) state = state && flyOneLeg(cells, leg, airC, state, curve);
+    for (const bundle of bundles) state = state && flyBundle(cells, bundle, airC, state, longestStepS, curve);
   }
   return curve;
 }
 
-/** Flies a leg and notes each step; null when the pack gives out, the last note then being where it did. */
-function flyOneLeg(
+/** About how long the charge lasts at the mean power of a round, s: without what the pack's own resistance takes. */
+function lastsAboutS(cells: Cells, round: readonly PowerLeg[], { charge }: CellState): number {
+  const openV = cells.cellCount * openCircuitV(cells.restVoltagesV, charge / 2);
+  return (charge * cells.warmCapacityAh * openV * 3600) / meanPowerW(round);
+}
+
+/** Flies a bundle and notes each step; null when the pack gives out, the last note then being where it did. */
+function flyBundle(
   cells: Cells,
-  leg: PowerLeg,
+  bundle: Bundle,
   airC: number,
   start: CellState,
+  longestStepS: number,
   curve: DrainCurve,
 ): CellState | null {
-  if (currentA(cells, leg.powerW, start.charge, start.temperatureC) === 0) return null;
+  const gives = ({ charge, temperatureC }: CellState) =>
+    currentA(cells, bundle.peakW, charge, temperatureC) > 0;
+  if (!gives(start)) return null;
   const last = curve.powerW.length - 1;
-  if (last < 0) note(curve, start.timeS, start.charge, start.temperatureC, leg.powerW);
-  else curve.powerW[last] = leg.powerW;
+  if (last < 0) note(curve, start.timeS, start.charge, start.temperatureC, bundle.powerW);
+  else curve.powerW[last] = bundle.powerW;
   let state = start;
-  let leftS = leg.durationS;
+  let leftS = bundle.durationS;
   let stepS = longestStepS;
   while (leftS > 1e-9) {
-    const next = flyFor(cells, leg.powerW, Math.min(stepS, leftS), airC, state);
-    if (next && currentA(cells, leg.powerW, next.charge, next.temperatureC) > 0) {
-      note(curve, next.timeS, next.charge, next.temperatureC, leg.powerW);
+    const next = flyBundleFor(cells, bundle, Math.min(stepS, leftS), airC, state);
+    if (next && gives(next)) {
+      note(curve, next.timeS, next.charge, next.temperatureC, bundle.powerW);
       leftS -= Math.min(stepS, leftS);
       state = next;
     } else if (stepS > finestStepS) stepS /= 2;
     else return null;
   }
   return state;
+}
+
+/** One step of a bundle: at its one power, or half of the time each at its lower and its higher. */
+function flyBundleFor(
+  cells: Cells,
+  { powerW, deviationW }: Bundle,
+  durationS: number,
+  airC: number,
+  start: CellState,
+): CellState | null {
+  if (deviationW === 0) return flyFor(cells, powerW, durationS, airC, start);
+  const half = flyFor(cells, powerW - deviationW, durationS / 2, airC, start);
+  return half && flyFor(cells, powerW + deviationW, durationS / 2, airC, half);
 }

@@ -30,17 +30,25 @@ export function readCsv(file: string): CsvTable {
     .map((cells, i) => ({
       line: i + 2,
       empty: cells.every((cell) => cell.trim() === ''),
-      text: (heading: string) => cells[headings.indexOf(heading.toLowerCase())]?.trim() ?? '',
+      text: (heading: string) => asTyped(cells[headings.indexOf(heading.toLowerCase())]?.trim() ?? ''),
     }))
     .filter(({ empty }) => !empty);
   return { headings, rows };
+}
+
+/** A table program takes a text that begins so for a formula (OWASP, CSV injection): it is written with an apostrophe before. */
+const formula = /^'*[=+\-@\t\r]/;
+
+function asTyped(cell: string): string {
+  return cell.startsWith("'") && formula.test(cell) ? cell.slice(1) : cell;
 }
 
 export function writeCsv(
   headings: readonly string[],
   rows: readonly (readonly (string | number)[])[],
 ): string {
-  return `${Papa.unparse({ fields: [...headings], data: rows.map((row) => [...row]) })}\r\n`;
+  const data = rows.map((row) => [...row]);
+  return `${Papa.unparse({ fields: [...headings], data }, { escapeFormulae: formula })}\r\n`;
 }
 
 /** Reads cells of one row and gathers what is wrong with them. */

@@ -66,3 +66,34 @@ test('a thing beyond every range is left out with its range in the reader’s un
 test.each(['', '{', '[]', '{"type":"Point","coordinates":[0,0]}', 'null'])('no GeoJSON: %s', (text) => {
   expect(readObstacles(text, home, 0).ok).toBe(false);
 });
+
+// Each of these broke the reader until 26 Nov 2026.
+test.each([
+  [
+    'a geometry nested ten thousand deep',
+    { name: 'deep', height: 9 },
+    `${'['.repeat(10_000)}${']'.repeat(10_000)}`,
+  ],
+  ['a height that is no number', { name: 'odd', height: { toString: 1 } }, JSON.stringify(at(150, 5))],
+  ['a name that is no text', { name: { toString: 1 }, height: true }, JSON.stringify(at(150, 5))],
+  [
+    'more corners than a call takes arguments',
+    { name: 'hedge' },
+    JSON.stringify(Array(60_000).fill(at(150, 5).map((one) => Number(one.toFixed(6))))),
+  ],
+])('%s is left out with its reason, and the rest is read', (_, properties, coordinates) => {
+  const odd = `{"type":"Feature","properties":${JSON.stringify(properties)},"geometry":{"coordinates":${coordinates}}}`;
+  const fine = JSON.stringify(feature('chimney', '31', { type: 'Point', coordinates: at(150, 5) }));
+  const read = readObstacles(`{"type":"FeatureCollection","features":[${odd},${fine}]}`, home, 90);
+  if (!read.ok) throw new Error(toldInSi(read.refusal));
+  expect(read.value.obstacles.map(({ name }) => name)).toEqual(['chimney']);
+  expect(read.value.leftOut).toHaveLength(1);
+});
+
+test('more things on the way than are kept are refused with their count', () => {
+  const features = Array.from({ length: 501 }, (_, i) =>
+    feature(`post ${i}`, 2, { type: 'Point', coordinates: at(100 + i, 0) }),
+  );
+  const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features }), home, 90);
+  expect(read).toMatchObject({ ok: false, refusal: { values: { mostCount: 500, readCount: 501 } } });
+});

@@ -1,5 +1,5 @@
 import geodesic from 'geographiclib-geodesic';
-import { type Obstacle, obstacleRanges } from '../air/obstacle';
+import { mostObstacles, type Obstacle, obstacleRanges } from '../air/obstacle';
 import type { Coordinates } from '../air/sun';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { outOfRange } from '../units/outOfRange';
@@ -32,21 +32,25 @@ export function readObstacles(text: string, home: Coordinates, bearingDeg: numbe
   if (text.length > longestFile) return fileTooLong(text);
   const features = featuresOf(text);
   if (!features) return refuse('not-geojson', 'This is no GeoJSON: a FeatureCollection is needed.');
-  if (features.length > mostFeatures)
-    return refuse('too-many-features', 'At most {mostCount} things are read; these are {readCount}.', {
-      mostCount: mostFeatures,
-      readCount: features.length,
-    });
+  if (features.length > mostFeatures) return tooMany(mostFeatures, features.length);
   const obstacles: Obstacle[] = [];
   const leftOut: { name: string; reason: LeftOut }[] = [];
   features.forEach((feature, i) => {
-    const name = String(feature.properties?.name ?? `thing ${i + 1}`).slice(0, 60);
+    const name = wordsOf(feature.properties?.name) || `thing ${i + 1}`;
     const read = obstacleOf(feature, name, home, bearingDeg);
     if ('code' in read) leftOut.push({ name, reason: read });
     else obstacles.push(read);
   });
+  if (obstacles.length > mostObstacles) return tooMany(mostObstacles, obstacles.length);
   obstacles.sort((a, b) => a.distanceM - b.distanceM);
   return success({ obstacles, leftOut });
+}
+
+function tooMany(mostCount: number, readCount: number) {
+  return refuse('too-many-features', 'At most {mostCount} things are read; these are {readCount}.', {
+    mostCount,
+    readCount,
+  });
 }
 
 function featuresOf(text: string): readonly Feature[] | null {
@@ -67,17 +71,17 @@ function obstacleOf(
   home: Coordinates,
   bearingDeg: number,
 ): Obstacle | LeftOut {
-  const heightM = Number(properties?.height ?? properties?.heightM ?? Number.NaN);
+  const heightM = metresOf(properties?.height ?? properties?.heightM);
   if (!(heightM > 0)) return sentence('no-height', 'it has no height');
   const corners = cornersOf(geometry?.coordinates).map((corner) => placed(corner, home, bearingDeg));
   if (corners.length === 0) return sentence('no-place', 'it has no place');
-  const along = corners.map((corner) => corner.alongM);
-  const beside = corners.map((corner) => corner.besideM);
-  if (Math.min(...beside) > corridorM || Math.max(...beside) < -corridorM)
+  const along = span(corners.map((corner) => corner.alongM));
+  const beside = span(corners.map((corner) => corner.besideM));
+  if (beside.least > corridorM || beside.most < -corridorM)
     return sentence('beside', 'it stands beside the way');
-  if (Math.max(...along) < 0) return sentence('behind', 'it stands behind home');
-  const distanceM = Math.max(0, Math.round(Math.min(...along)));
-  const obstacle = { name, distanceM, widthM: Math.round(Math.max(...along)) - distanceM, heightM };
+  if (along.most < 0) return sentence('behind', 'it stands behind home');
+  const distanceM = Math.max(0, Math.round(along.least));
+  const obstacle = { name, distanceM, widthM: Math.round(along.most) - distanceM, heightM };
   const problem =
     outOfRange(obstacleRanges.distanceM, obstacle.distanceM) ??
     outOfRange(obstacleRanges.widthM, obstacle.widthM) ??
@@ -85,14 +89,37 @@ function obstacleOf(
   return problem ?? obstacle;
 }
 
-/** All positions of a geometry, however deep they are nested: [longitude, latitude]. */
-function cornersOf(coordinates: unknown): [number, number][] {
-  if (!Array.isArray(coordinates)) return [];
+/** The ends of a list, which may be longer than a call takes arguments. */
+function span(values: readonly number[]): { readonly least: number; readonly most: number } {
+  const [first = Number.NaN] = values;
+  return values.reduce(
+    ({ least, most }, value) => ({ least: Math.min(least, value), most: Math.max(most, value) }),
+    { least: first, most: first },
+  );
+}
+
+/** A name is a text or a number; anything else names nothing. */
+function wordsOf(name: unknown): string {
+  return typeof name === 'string' || typeof name === 'number' ? String(name).trim().slice(0, 60) : '';
+}
+
+/** A height is a number, or a text that is one. */
+function metresOf(height: unknown): number {
+  if (typeof height === 'string') return height.trim() === '' ? Number.NaN : Number(height);
+  return typeof height === 'number' ? height : Number.NaN;
+}
+
+/** A multi-polygon nests its positions four deep; what is deeper is no geometry (RFC 7946, 3.1). */
+const deepest = 4;
+
+/** All positions of a geometry: [longitude, latitude]. */
+function cornersOf(coordinates: unknown, depth = 1): [number, number][] {
+  if (!Array.isArray(coordinates) || depth > deepest) return [];
   const [longitude, latitude] = coordinates;
   if (typeof longitude === 'number' && typeof latitude === 'number') {
     return Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180 ? [[longitude, latitude]] : [];
   }
-  return coordinates.flatMap(cornersOf);
+  return coordinates.flatMap((inner) => cornersOf(inner, depth + 1));
 }
 
 function placed([longitude, latitude]: [number, number], home: Coordinates, bearingDeg: number) {

@@ -1,5 +1,5 @@
 import { conditionsRanges, forecastHeightM, windRanges } from '../air/conditions';
-import type { HourlyWeather } from '../air/hours';
+import { type HourlyWeather, mostHours } from '../air/hours';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
@@ -18,8 +18,6 @@ const columns = {
 } as const;
 type Column = keyof typeof columns;
 const needed: readonly Column[] = ['at', 'temperature', 'wind', 'from'];
-
-const mostRows = 24 * 31;
 
 export interface HourlyRows {
   readonly hours: readonly HourlyWeather[];
@@ -41,9 +39,9 @@ export function readHourlyCsv(file: string, timeZone: string): Outcome<HourlyRow
       names: missing.map((column) => columns[column][1]).join(', '),
     });
   }
-  if (rows.length > mostRows) {
+  if (rows.length > mostHours) {
     return refuse('too-many-rows', 'At most {mostCount} hours, a month, are read; these are {readCount}.', {
-      mostCount: mostRows,
+      mostCount: mostHours,
       readCount: rows.length,
     });
   }

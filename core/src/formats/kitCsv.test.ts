@@ -72,3 +72,23 @@ test('what is wrong is told by line and column, and the right lines are still re
   ]);
   expect(readKitCsv('name,size\nA,1\n', 'Jay', 'UTC').ok).toBe(false);
 });
+
+// OWASP, CSV injection: a cell that begins with one of these is a formula to a table program.
+test.each(['=1+1', '+44', '-2', '@sum', "'=1", "''+2", "it's"])(
+  'a text that begins as %s is no formula in the file, and is read back as it was',
+  (notes) => {
+    const file = writeKitCsv([{ ...line, label: notes, keeping: { ...line.keeping, notes } }]);
+    expect(file).not.toMatch(/(^|,)"?[=+@]|(^|,)"?-\D|(^|,)-2(,|$)/m);
+    const read = readKitCsv(file, 'Jay', 'UTC');
+    expect(read.ok && read.value.lines[0]).toMatchObject({ label: notes, keeping: { notes } });
+  },
+);
+
+test('a note too long to be kept is told by its line; the others are read', () => {
+  const kit = [line, { ...line, label: 'B', keeping: { ...line.keeping, notes: 'x'.repeat(2001) } }];
+  const read = readKitCsv(writeKitCsv(kit), 'Jay', 'UTC');
+  expect(read.ok && read.value.problems).toEqual([
+    { line: 3, column: 'notes', message: 'The notes are longer than 2000 characters.' },
+  ]);
+  expect(read.ok && read.value.lines).toHaveLength(1);
+});

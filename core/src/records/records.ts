@@ -131,13 +131,3 @@ export type ChargerRecord = Kept & ChargerContent;
 export type ConditionsRecord = Kept & ConditionsContent;
 export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: FrozenEstimate };
 export type ShootRecord = Kept & ShootContent;
-
-export const nameLength = { min: 1, max: 60 } as const;
-
-/** What is wrong with a name, or null. */
-export function nameProblem(label: string, name: string): string | null {
-  const length = name.trim().length;
-  if (length < nameLength.min) return `${label} is empty.`;
-  if (length > nameLength.max) return `${label} is longer than ${nameLength.max} characters.`;
-  return null;
-}

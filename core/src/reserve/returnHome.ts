@@ -2,7 +2,7 @@ import type { Atmosphere } from '../air/conditions';
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec, usualSpec } from '../aircraft/aircraft';
 import type { AircraftInAir } from '../flight/aircraftInAir';
-import type { PowerLeg } from '../flight/legs';
+import type { PowerLeg } from '../flight/bundles';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Assumed, because, type ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';

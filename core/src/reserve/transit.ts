@@ -1,6 +1,6 @@
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { spec } from '../aircraft/aircraft';
-import type { PowerLeg } from '../flight/legs';
+import type { PowerLeg } from '../flight/bundles';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { track } from './plane';

@@ -1,8 +1,9 @@
 import { type Aircraft, spec } from '../aircraft/aircraft';
 import type { CellState, Cells } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import type { PowerLeg } from '../flight/bundles';
 import { type DrainCurve, endOf, momentAtCharge } from '../flight/drain';
-import { flyLegs, type PowerLeg } from '../flight/legs';
+import { flyLegs } from '../flight/legs';
 import { solveBetween, solveNear } from '../statistics/solve';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { isTestOnly, leastAtTouchdown, type Policy } from './policy';

@@ -1,8 +1,9 @@
 import type { CellState } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
 import type { FlightContext } from '../belief/flightContext';
+import type { PowerLeg } from '../flight/bundles';
 import { drain } from '../flight/drain';
-import { flyLegs, type PowerLeg } from '../flight/legs';
+import { flyLegs } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
 import type { Policy } from '../reserve/policy';
 import { type Position, returnLegs } from '../reserve/returnHome';

@@ -2,7 +2,8 @@ import { spec } from '../aircraft/aircraft';
 import type { CellState } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
 import type { Belief } from '../belief/belief';
-import { flyLegs, type PowerLeg } from '../flight/legs';
+import type { PowerLeg } from '../flight/bundles';
+import { flyLegs } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { leastAtHome } from '../reserve/policy';
 import {
