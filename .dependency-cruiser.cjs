@@ -27,7 +27,7 @@ const downward = coreFolders.map((folder, i) => ({
 /** The views of the interface; each is a chunk of its own, and none knows another. */
 const views = ['minutes', 'wayHome', 'testFlights', 'swapPlan', 'kit', 'conditions', 'method', 'firstSteps'];
 /** What views share, from the ground up; each room knows only those before it, none a view. */
-const webRooms = ['api', 'workers', 'state', 'theme', 'fields', 'parts', 'charts', 'answers'];
+const webRooms = ['api', 'workers', 'records', 'state', 'theme', 'fields', 'parts', 'charts', 'answers'];
 
 module.exports = {
   forbidden: [
@@ -76,6 +76,13 @@ module.exports = {
       to: { path: 'node_modules/(drizzle-orm|@libsql)/' },
     },
     {
+      name: 'database-knows-no-http',
+      comment: 'The database throws its own errors; http makes answers of them.',
+      severity: 'error',
+      from: { path: '^server/src/database/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^server/src/(http|dtos|records|calculations|practice|demo|testing)/' },
+    },
+    {
       name: 'no-circles',
       severity: 'error',
       from: {},
@@ -85,7 +92,7 @@ module.exports = {
       name: 'no-orphans',
       comment: 'A file that nobody imports is dead, or a door.',
       severity: 'error',
-      from: { orphan: true, pathNot: ['\\.test\\.tsx?$', '/main\\.tsx?$', '\\.d\\.ts$'] },
+      from: { orphan: true, pathNot: ['\\.test\\.tsx?$', '/main\\.tsx?$', '/worker\\.ts$', '\\.d\\.ts$'] },
       to: {},
     },
   ],

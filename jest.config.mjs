@@ -16,7 +16,7 @@ const swc = (decorators, react) => [
 ];
 
 /** Packages that ship only ES modules are compiled as well. */
-const compiled = '/node_modules/(?!(@nestjs|@date-fns|fast-check|pure-rand|drizzle-orm|@libsql)/)';
+const compiled = '/node_modules/(?!(@nestjs|@date-fns|fast-check|pure-rand|drizzle-orm|@libsql|uuid)/)';
 
 export default {
   globalSetup: '<rootDir>/scripts/print-seed.mjs',

@@ -14,9 +14,13 @@ export class RunningApp {
   /** On data of its own; `dataFolder` becomes its to remove. */
   constructor(readonly dataFolder = newFolder()) {}
 
-  async start(...options: string[]): Promise<void> {
+  start(...options: string[]): Promise<void> {
+    return this.startOn('0', ...options);
+  }
+
+  async startOn(port: string, ...options: string[]): Promise<void> {
     const server = spawn(process.execPath, ['server/dist/main.js', ...options], {
-      env: { ...process.env, PORT: '0', ACORN_TALLY_DATA: this.dataFolder },
+      env: { ...process.env, PORT: port, ACORN_TALLY_DATA: this.dataFolder },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.server = server;
@@ -29,6 +33,10 @@ export class RunningApp {
       });
       server.once('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
     });
+  }
+
+  signal(signal: NodeJS.Signals): void {
+    this.server?.kill(signal);
   }
 
   /** Stops as Ctrl-C does; returns the exit code. */

@@ -1,7 +1,12 @@
 import { defineConfig } from 'vite';
 
-/** One file for Node: core is bundled from source, packages stay outside. */
+/** The server and the thread it reckons in, for Node: core is bundled from source, packages stay outside. */
 export default defineConfig({
-  build: { ssr: 'src/main.ts', outDir: 'dist', target: 'node20' },
+  build: {
+    ssr: true,
+    outDir: 'dist',
+    target: 'node20',
+    rollupOptions: { input: { main: 'src/main.ts', calculations: 'src/calculations/worker.ts' } },
+  },
   ssr: { noExternal: ['@acorn-tally/core'] },
 });

@@ -47,6 +47,8 @@ export * from './formats/hourlyCsv';
 export * from './formats/kitCsv';
 export * from './formats/metar';
 export * from './records/classTemplates';
+export * from './records/day';
+export * from './records/kinds';
 export * from './records/liftOff';
 export * from './records/listedTest';
 export * from './records/records';

@@ -1,36 +1,45 @@
-import { Module, type Type } from '@nestjs/common';
+import { type DynamicModule, Module } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import helmet from 'helmet';
 import { version } from '../package.json';
-import { AircraftModule } from './aircraft/aircraft.module';
-import { BatteriesModule } from './batteries/batteries.module';
 import { CalculationsModule } from './calculations/calculations.module';
-import { ChargersModule } from './chargers/chargers.module';
-import { ConditionsModule } from './conditions/conditions.module';
-import type { Database } from './database/database';
-import { databaseModule } from './database/database.module';
+import { Calculator } from './calculations/calculator';
+import { Stores } from './database/stores';
 import { HealthController } from './health.controller';
+import { bodyLimits, door } from './http/door';
 import { pages } from './http/pages';
 import { ProblemFilter } from './http/problemFilter';
 import { PracticeModule } from './practice/practice.module';
-import { ShootsModule } from './shoots/shoots.module';
-import { TestFlightsModule } from './testFlights/testFlights.module';
+import { RecordsModule } from './records/records.module';
+
+export interface Parts {
+  readonly stores: Stores;
+  readonly calculator: Calculator;
+  /** Where the built interface is; null to serve none. */
+  readonly webFolder: string | null;
+  /** Names of this machine besides localhost. */
+  readonly hosts: readonly string[];
+}
 
 /** The whole server on an open database; with a web folder it serves the interface as well. */
-export async function createApp(
-  database: Database,
-  webFolder: string | null,
-): Promise<NestExpressApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(rootModule(database), {
+export async function createApp({
+  stores,
+  calculator,
+  webFolder,
+  hosts,
+}: Parts): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(rootModule(stores, calculator), {
     logger: ['warn', 'error'],
     forceCloseConnections: true,
   });
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());
-  app.useBodyParser('json', { limit: '2mb' });
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
+  app.use(door(hosts));
+  app.useBodyParser('json', { limit: '2mb' });
+  app.use(bodyLimits);
   SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, openApi()), {
     jsonDocumentUrl: 'api/v1/openapi.json',
   });
@@ -38,23 +47,21 @@ export async function createApp(
   return app;
 }
 
-function rootModule(database: Database): Type {
-  @Module({
-    imports: [
-      databaseModule(database),
-      CalculationsModule,
-      AircraftModule,
-      BatteriesModule,
-      ChargersModule,
-      ConditionsModule,
-      TestFlightsModule,
-      ShootsModule,
-      PracticeModule,
-    ],
-    controllers: [HealthController],
-  })
+function rootModule(stores: Stores, calculator: Calculator): DynamicModule {
+  @Module({})
   class RootModule {}
-  return RootModule;
+  const shared = [
+    { provide: Stores, useValue: stores },
+    { provide: Calculator, useValue: calculator },
+  ];
+  return {
+    module: RootModule,
+    global: true,
+    imports: [CalculationsModule, RecordsModule, PracticeModule],
+    controllers: [HealthController],
+    providers: shared,
+    exports: shared,
+  };
 }
 
 const contentPolicy = {

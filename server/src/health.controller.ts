@@ -1,16 +1,33 @@
-import { Controller, Get } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
+import { Controller, Get, Res } from '@nestjs/common';
+import {
+  ApiOkResponse,
+  ApiOperation,
+  ApiProperty,
+  ApiServiceUnavailableResponse,
+  ApiTags,
+} from '@nestjs/swagger';
+import type { Response } from 'express';
 import { version } from '../package.json';
-import { Database } from './database/database';
+import { Stores } from './database/stores';
+
+class Health {
+  @ApiProperty({ enum: ['ok', 'failing'] }) status: string;
+  @ApiProperty() version: string;
+  @ApiProperty({ description: 'ok, or what is wrong with it, in words' }) database: string;
+}
 
 @ApiTags('service')
 @Controller('health')
 export class HealthController {
-  constructor(private readonly database: Database) {}
+  constructor(private readonly stores: Stores) {}
 
   @Get()
-  async health() {
-    const database = await this.database.pragma('quick_check');
-    return { status: database === 'ok' ? 'ok' : 'failing', version, database };
+  @ApiOperation({ summary: 'Whether records can be read and kept' })
+  @ApiOkResponse({ type: Health })
+  @ApiServiceUnavailableResponse({ type: Health })
+  async health(@Res({ passthrough: true }) response: Response): Promise<Health> {
+    const ailment = await this.stores.database.ailment();
+    if (ailment !== null) response.status(503);
+    return { status: ailment === null ? 'ok' : 'failing', version, database: ailment ?? 'ok' };
   }
 }

@@ -2,29 +2,66 @@ import 'reflect-metadata';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app';
+import { InPool } from './calculations/pool';
 import { Database } from './database/database';
+import { SickDatabase } from './database/errors';
 import { Stores } from './database/stores';
 import { loadHollinFell } from './demo/hollinFell';
+import { checks } from './records/checks';
 
-/** Starts the server: PORT, ACORN_TALLY_DATA (data folder), and --demo to fill an empty database with the example. */
+const server = dirname(dirname(fileURLToPath(import.meta.url)));
+const dataFolder = process.env.ACORN_TALLY_DATA ?? join(server, '..', 'data');
+const dayMs = 86_400_000;
+
+/**
+ * Starts the server: PORT, ACORN_TALLY_DATA (data folder), ACORN_TALLY_HOSTS (names of this machine besides localhost), and
+ * --demo to fill an empty database with the example. With --backup FILE it only writes a sound copy of the data there.
+ */
 async function main(): Promise<void> {
-  const server = dirname(dirname(fileURLToPath(import.meta.url)));
-  const dataFolder = process.env.ACORN_TALLY_DATA ?? join(server, '..', 'data');
-  const port = Number(process.env.PORT ?? 4310);
   const database = await Database.open(dataFolder, join(server, 'migrations'));
-  const loaded = process.argv.includes('--demo') && (await loadHollinFell(new Stores(database)));
-  const app = await createApp(database, join(server, '..', 'web', 'dist'));
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-    process.once(signal, async () => {
-      await app.close();
-      await database.close();
-      process.exit(0);
-    });
-  }
-  await app.listen(port, '127.0.0.1');
-  const address = await app.getUrl();
+  const backup = argumentAfter('--backup');
+  if (backup !== null) return backUp(database, backup);
+  await serve(database);
+}
+
+async function serve(database: Database): Promise<void> {
+  const stores = new Stores(database, checks);
+  await stores.purge();
+  setInterval(() => void stores.purge().catch(() => undefined), dayMs).unref();
+  const loaded = process.argv.includes('--demo') && (await loadHollinFell(stores));
+  const calculator = new InPool(new URL('./calculations.js', import.meta.url));
+  const hosts = (process.env.ACORN_TALLY_HOSTS ?? '').split(',').filter((host) => host !== '');
+  const app = await createApp({ stores, calculator, webFolder: join(server, '..', 'web', 'dist'), hosts });
+  const stop = once(async () => {
+    await app.close();
+    await calculator.close();
+    await database.close();
+    process.exit(0);
+  });
+  // A terminal sends Ctrl-C to every process of a command, and the command sends it on: the second is the same wish.
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
+  await app.listen(Number(process.env.PORT ?? 4310), '127.0.0.1');
   if (loaded) console.log('Loaded the example, Hollin Fell, into the empty database.');
-  console.log(`Acorn Tally: ${address}  (data in ${dataFolder}; Ctrl-C stops)`);
+  console.log(`Acorn Tally: ${await app.getUrl()}  (data in ${dataFolder}; Ctrl-C stops)`);
+}
+
+async function backUp(database: Database, file: string): Promise<void> {
+  await database.backUp(file);
+  await database.close();
+  console.log(`Backed up to ${file}.`);
+}
+
+function argumentAfter(option: string): string | null {
+  const place = process.argv.indexOf(option);
+  return place < 0 ? null : (process.argv[place + 1] ?? null);
+}
+
+function once(work: () => Promise<void>): () => void {
+  let begun = false;
+  return () => {
+    if (!begun) void work();
+    begun = true;
+  };
 }
 
 main().catch((error: unknown) => {
@@ -33,7 +70,10 @@ main().catch((error: unknown) => {
 });
 
 function explain(error: unknown): unknown {
-  const code = (error as { code?: string }).code;
+  if (error instanceof SickDatabase) return `Acorn Tally cannot start. ${error.message}`;
+  const { code, message } = error as { code?: string; message?: string };
   if (code === 'EADDRINUSE') return 'That port is taken: set another, for example PORT=4320.';
+  if (message?.includes('output file already exists'))
+    return 'There is a file of that name already: name another for the backup.';
   return error;
 }

@@ -65,7 +65,7 @@ export function estimateWithLedger(request: EstimateRequest, belief: Middle): Ou
 }
 
 /** A middle estimate asks for no draws. */
-type Middle = Pick<Belief, 'basis' | 'middle'>;
+export type Middle = Pick<Belief, 'basis' | 'middle'>;
 
 function simulateChecked(request: EstimateRequest, { middle }: Middle): Outcome<Simulation> {
   const problem = flightProblem(request.flight);

@@ -5,6 +5,9 @@ import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import type { AircraftInAir } from './aircraftInAir';
 
+/** Of a mix: each style several times over. */
+export const mostShares = 32;
+
 /** One part of how a flight is flown. Shares of a mix sum to 1. */
 export interface StyleShare {
   readonly style: Style;

@@ -14,12 +14,6 @@ export const liftOffChecks = [
 ] as const;
 export type LiftOffCheck = (typeof liftOffChecks)[number];
 
-/** The card of the flight that is about to begin, for one battery. */
-export interface LiftOffCard {
-  readonly batteryId: string;
-  readonly ticked: readonly LiftOffCheck[];
-}
-
 /** Common practice: fewer do not fix the home point well enough. */
 export const leastSatellites = 8;
 /** Common practice: hover so long after lift-off and look at gauge and behaviour before going anywhere. */

@@ -1,3 +1,5 @@
+import { estimate, type Middle } from '../estimate/estimate';
+import type { EstimateRequest } from '../estimate/request';
 import { type Comparison, compareTest } from '../testFlights/compare';
 import { type TestQuestion, testQuestions } from '../testFlights/questions';
 import type { Kept, TestFlightContent, TestFlightRecord } from './records';
@@ -20,6 +22,23 @@ export function testOutcome({ estimate, ...record }: TestFlightRecord, nowMs: nu
   const { advertisedFlightTimeS } = aircraft;
   return {
     comparison: compareTest(record.test, estimate.answer?.curve ?? [], advertisedFlightTimeS),
+    questions: testQuestions({ ...record, aircraft, battery }, nowMs),
+    advertisedFlightTimeS,
+  };
+}
+
+/** The outcome of a test whose estimate is still to be frozen, held against the middle flight. */
+export function outcomeMeanwhile(
+  record: TestFlightContent,
+  request: EstimateRequest,
+  middle: Middle,
+  nowMs: number,
+): TestOutcome {
+  const flown = estimate(request, middle);
+  const { aircraft, battery } = request;
+  const { advertisedFlightTimeS } = aircraft;
+  return {
+    comparison: compareTest(record.test, flown.ok ? flown.value.curve : [], advertisedFlightTimeS),
     questions: testQuestions({ ...record, aircraft, battery }, nowMs),
     advertisedFlightTimeS,
   };

@@ -14,8 +14,9 @@ import type { Policy } from '../reserve/policy';
 import type { Shot } from '../swapPlan/shot';
 import type { TestQuestionCode } from '../testFlights/questions';
 import type { TestFlight } from '../testFlights/testFlight';
+import type { Quantity } from '../units/quantity';
 import { inSi, type Sentence } from '../units/sentence';
-import type { LiftOffCard, LiftOffCheck } from './liftOff';
+import type { LiftOffCheck } from './liftOff';
 
 /** What every kept record carries besides its content. Times are ISO 8601. */
 export interface Kept {
@@ -57,19 +58,51 @@ export interface WeatherSource {
 /** The four letters the practice weather station reports under; X is no country’s (ICAO Doc 7910). */
 export const practiceStation = 'XPRA';
 
-/** The weather at a place and hour, as set in the ribbon. */
-export interface ConditionsContent {
-  readonly place: string;
+/** Where it is flown: all that stays from day to day. */
+export interface PlaceContent extends Site {
+  readonly name: string;
+  /** Of the ground at take-off, m above the sea. */
+  readonly elevationM: number;
+  /** Of the ground around, m; see `air/roughness`. */
+  readonly roughnessM?: number | null;
+  readonly launchPlaces?: readonly LaunchPlace[] | null;
+}
+
+/** A spot to take off from, seen from the place itself. */
+export interface LaunchPlace {
+  readonly id: string;
+  readonly name: string;
+  readonly eastM: number;
+  readonly northM: number;
+}
+
+export const launchPlaceRanges = {
+  eastM: { label: 'East of the place', unit: 'm', siPerUnit: 1, min: -10_000, max: 10_000, step: 10 },
+  northM: { label: 'North of the place', unit: 'm', siPerUnit: 1, min: -10_000, max: 10_000, step: 10 },
+} as const satisfies Record<string, Quantity>;
+
+export const mostLaunchPlaces = 50;
+
+/** What the air does, without the ground it does it over. */
+export type Weather = Omit<Conditions, keyof Ground>;
+export type Ground = Pick<Conditions, 'elevationM' | 'roughnessM'>;
+
+/** A day at a place: its chosen hour, the weather then, and the hours it may be scrubbed through. */
+export interface DayContent {
+  readonly placeId: string;
   readonly at: string;
-  readonly weather: Conditions;
-  readonly site?: Site | null;
+  readonly weather: Weather;
   /** Where the weather was taken from; null when it was set by hand. */
   readonly weatherFrom?: WeatherSource | null;
-  /** Rows of a forecast or a station in order of time, to scrub through. */
+  /** Rows of a forecast or a station in order of time. */
   readonly hours?: readonly HourlyWeather[] | null;
   readonly hoursFrom?: WeatherSource | null;
-  /** What is ticked for the flight about to begin; it goes with the flight when that is recorded. */
-  readonly liftOff?: LiftOffCard | null;
+}
+
+/** The card of a flight about to begin, for one battery; it goes with the flight when that is recorded. */
+export interface LiftOffContent {
+  readonly batteryId: string;
+  readonly ticked: readonly LiftOffCheck[];
 }
 
 /** What was told then: in SI, and as a sentence for the reader's units; kept before 25 Nov 2026 it has its words only. */
@@ -117,6 +150,8 @@ export interface TestFlightContent {
 export interface ShootContent {
   readonly name: string;
   readonly aircraftId: string;
+  /** The day it is for: its weather and its place. */
+  readonly dayId: string;
   /** In the order of use. */
   readonly batteryIds: readonly string[];
   readonly startsAt: string;
@@ -128,6 +163,8 @@ export interface ShootContent {
 export type AircraftRecord = Kept & AircraftContent;
 export type BatteryRecord = Kept & BatteryContent;
 export type ChargerRecord = Kept & ChargerContent;
-export type ConditionsRecord = Kept & ConditionsContent;
+export type PlaceRecord = Kept & PlaceContent;
+export type DayRecord = Kept & DayContent;
+export type LiftOffRecord = Kept & LiftOffContent;
 export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: FrozenEstimate };
 export type ShootRecord = Kept & ShootContent;

@@ -28,6 +28,9 @@ export const shotRanges = {
   heightM: positionRanges.heightM,
 } as const satisfies Record<string, Quantity>;
 
+export const mostShots = 500;
+export const mostBatteriesOfShoot = 200;
+
 export const shootRanges = {
   swapTimeS: { label: 'Swap time', unit: 'min', siPerUnit: 60, min: 0, max: 3600, step: 0.5, clock: true },
 } as const satisfies Record<string, Quantity>;

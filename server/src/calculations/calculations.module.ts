@@ -1,6 +1,5 @@
 import { Module } from '@nestjs/common';
-import { EstimatesController } from './estimates.controller';
-import { ReturnsController } from './returns.controller';
+import { CalculationsController } from './calculations.controller';
 
-@Module({ controllers: [EstimatesController, ReturnsController] })
+@Module({ controllers: [CalculationsController] })
 export class CalculationsModule {}

@@ -1,169 +1,31 @@
 import {
-  type Aircraft,
-  type AircraftKind,
-  aircraftKinds,
-  type Battery,
-  type Chemistry,
-  type Conditions,
-  type Coordinates,
-  chemistries,
   drawRanges,
   type EstimateRequest,
-  type FlightLeg,
-  type FlightPlan,
   type GroundBelow,
   groundsBelow,
-  type LandingPlace,
-  type Mode,
-  maxAirspeedRange,
-  type Obstacle,
-  obstacleRanges,
-  type Policy,
-  type PolicyKind,
-  policyKinds,
+  mostLandingPlaces,
+  mostObstacles,
+  mostShares,
   positionRanges,
   type ReturnRequest,
   ranges,
-  type Site,
-  type Style,
-  type StyleShare,
   siteRanges,
-  styles,
 } from '@acorn-tally/core';
-import { InRange, Instant, Name, OneOf, Part, TimeZone } from '../http/fields';
+import {
+  AircraftSpecDto,
+  CoordinatesDto,
+  FlightDto,
+  LandingPlaceDto,
+  ObstacleDto,
+  PackDto,
+  PolicyDto,
+  SiteDto,
+  StyleShareDto,
+  WeatherDto,
+} from '../dtos/parts';
+import { InRange, Instant, OneOf, Part } from '../http/fields';
 
 const optional = { optional: true };
-
-export class ModeDto {
-  @InRange(maxAirspeedRange) maxAirspeedMps: number;
-}
-
-export class ModesDto implements Partial<Record<Mode, ModeDto | null>> {
-  @Part(() => ModeDto, optional) slow?: ModeDto | null;
-  @Part(() => ModeDto, optional) normal?: ModeDto | null;
-  @Part(() => ModeDto, optional) fast?: ModeDto | null;
-  @Part(() => ModeDto, optional) manual?: ModeDto | null;
-}
-
-const spec = ranges.aircraft;
-
-export class AircraftSpecDto implements Aircraft {
-  @Name('Name', optional) name?: string | null;
-  @OneOf(aircraftKinds) kind: AircraftKind;
-  @InRange(spec.takeoffMassKg) takeoffMassKg: number;
-  @InRange(spec.rotorCount) rotorCount: number;
-  @InRange(spec.rotorDiameterM, optional) rotorDiameterM?: number | null;
-  @InRange(spec.advertisedFlightTimeS) advertisedFlightTimeS: number;
-  @InRange(spec.advertisedSpeedMps) advertisedSpeedMps: number;
-  @InRange(spec.advertisedHoverTimeS, optional) advertisedHoverTimeS?: number | null;
-  @InRange(spec.advertisedCapacityMah, optional) advertisedCapacityMah?: number | null;
-  @Part(() => ModesDto, optional) modes?: ModesDto | null;
-  @InRange(spec.climbSpeedMps, optional) climbSpeedMps?: number | null;
-  @InRange(spec.descentSpeedMps, optional) descentSpeedMps?: number | null;
-  @InRange(spec.returnSpeedMps, optional) returnSpeedMps?: number | null;
-  @InRange(spec.returnSpeedPushedMps, optional) returnSpeedPushedMps?: number | null;
-  @InRange(spec.lowWarningCharge, optional) lowWarningCharge?: number | null;
-  @InRange(spec.forcedLandingCharge, optional) forcedLandingCharge?: number | null;
-  @InRange(spec.hiddenCharge, optional) hiddenCharge?: number | null;
-  @InRange(spec.landInPlaceRadiusM, optional) landInPlaceRadiusM?: number | null;
-  @InRange(spec.lowReturnRadiusM, optional) lowReturnRadiusM?: number | null;
-  @InRange(spec.lowReturnHeightM, optional) lowReturnHeightM?: number | null;
-  @InRange(spec.dragAreaM2, optional) dragAreaM2?: number | null;
-  @InRange(spec.auxiliaryPowerW, optional) auxiliaryPowerW?: number | null;
-}
-
-export class PackDto implements Battery {
-  @InRange(ranges.battery.ratedCapacityMah) ratedCapacityMah: number;
-  @InRange(ranges.battery.nominalVoltageV) nominalVoltageV: number;
-  @InRange(ranges.battery.cellCount) cellCount: number;
-  @InRange(ranges.battery.fullCellVoltageV) fullCellVoltageV: number;
-  @OneOf(chemistries, optional) chemistry?: Chemistry | null;
-  @InRange(ranges.battery.cycles, optional) cycles?: number | null;
-  @InRange(ranges.battery.health, optional) health?: number | null;
-  @InRange(ranges.battery.startCharge) startCharge: number;
-  @InRange(ranges.battery.daysSinceCharge, optional) daysSinceCharge?: number | null;
-  @InRange(ranges.battery.daysToStorage, optional) daysToStorage?: number | null;
-  @InRange(ranges.battery.startTemperatureC, optional) startTemperatureC?: number | null;
-}
-
-export class WindDto {
-  @InRange(ranges.wind.speedMps) speedMps: number;
-  @InRange(ranges.wind.gustMps, optional) gustMps?: number | null;
-  @InRange(ranges.wind.fromDeg) fromDeg: number;
-  @InRange(ranges.wind.readingHeightM) readingHeightM: number;
-}
-
-export class WeatherDto implements Conditions {
-  @InRange(ranges.conditions.airTemperatureC) airTemperatureC: number;
-  @InRange(ranges.conditions.elevationM) elevationM: number;
-  @InRange(ranges.conditions.qnhHpa, optional) qnhHpa?: number | null;
-  @InRange(ranges.conditions.relativeHumidity, optional) relativeHumidity?: number | null;
-  @InRange(ranges.conditions.roughnessM, optional) roughnessM?: number | null;
-  @Part(() => WindDto) wind: WindDto;
-}
-
-export class StyleShareDto implements StyleShare {
-  @OneOf(styles) style: Style;
-  @InRange(ranges.styleShare.share) share: number;
-  @InRange(ranges.styleShare.airspeedMps, optional) airspeedMps?: number | null;
-  @InRange(ranges.styleShare.reversalsPerMin, optional) reversalsPerMin?: number | null;
-  @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
-}
-
-export class FlightLegDto implements FlightLeg {
-  @OneOf(styles) style: Style;
-  @InRange(ranges.flightLeg.durationS) durationS: number;
-  @InRange(ranges.flightLeg.trackDeg, optional) trackDeg?: number | null;
-  @InRange(ranges.flight.heightM, optional) heightM?: number | null;
-  @InRange(ranges.styleShare.airspeedMps, optional) airspeedMps?: number | null;
-  @InRange(ranges.styleShare.reversalsPerMin, optional) reversalsPerMin?: number | null;
-  @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
-}
-
-export class FlightDto implements FlightPlan {
-  @InRange(ranges.flight.heightM) heightM: number;
-  @InRange(ranges.flight.farthestM) farthestM: number;
-  @InRange(ranges.flight.bearingDeg) bearingDeg: number;
-  @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
-  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
-  @Part(() => StyleShareDto, { list: true }) mix: StyleShareDto[];
-  @Part(() => FlightLegDto, { list: true, optional: true }) legs?: FlightLegDto[] | null;
-}
-
-export class PolicyDto implements Policy {
-  @OneOf(policyKinds) kind: PolicyKind;
-  @InRange(ranges.policy.reserveCharge, optional) reserveCharge?: number | null;
-  @InRange(ranges.policy.confidence, optional) confidence?: number | null;
-}
-
-export class CoordinatesDto implements Coordinates {
-  @InRange(siteRanges.latitudeDeg) latitudeDeg: number;
-  @InRange(siteRanges.longitudeDeg) longitudeDeg: number;
-}
-
-export class ObstacleDto implements Obstacle {
-  @Name('Name') name: string;
-  @InRange(obstacleRanges.distanceM) distanceM: number;
-  @InRange(obstacleRanges.widthM) widthM: number;
-  @InRange(obstacleRanges.heightM) heightM: number;
-}
-
-export class LandingPlaceDto implements LandingPlace {
-  @Name('Name') name: string;
-  @InRange(positionRanges.distanceM) distanceM: number;
-  @InRange(positionRanges.bearingDeg) bearingDeg: number;
-}
-
-export class SiteDto implements Site {
-  @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
-  @TimeZone(optional) timeZone?: string | null;
-  @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
-  @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
-  @Part(() => ObstacleDto, { list: true, optional: true }) obstacles?: ObstacleDto[] | null;
-  @Part(() => LandingPlaceDto, { list: true, optional: true }) landingPlaces?: LandingPlaceDto[] | null;
-  @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;
-  @OneOf(groundsBelow, optional) below?: GroundBelow | null;
-}
 
 /** The body of POST /estimates, as the contract names it. */
 export class EstimateRequestDto implements EstimateRequest {
@@ -192,10 +54,12 @@ export class ReturnRequestDto implements ReturnRequest {
   @Part(() => PositionDto) position: PositionDto;
   @Part(() => PolicyDto) policy: PolicyDto;
   @InRange(positionRanges.returnHeightM, optional) returnHeightM?: number | null;
-  @Part(() => StyleShareDto, { list: true, optional: true }) mix?: StyleShareDto[] | null;
-  @Part(() => ObstacleDto, { list: true, optional: true }) obstacles?: ObstacleDto[] | null;
+  @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix?: StyleShareDto[] | null;
+  @Part(() => ObstacleDto, { most: mostObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
-  @Part(() => LandingPlaceDto, { list: true, optional: true }) landingPlaces?: LandingPlaceDto[] | null;
+  @Part(() => LandingPlaceDto, { most: mostLandingPlaces, optional: true }) landingPlaces?:
+    | LandingPlaceDto[]
+    | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
   @Instant(optional) at?: string | null;
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;

@@ -1,46 +1,100 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { SickDatabase } from './errors';
+import { brokenFile, fileNumber, requireDatabaseFile, sicknessIn } from './health';
 import { WriteQueue } from './writeQueue';
 
 export type Rows = LibSQLDatabase<Record<string, never>>;
 export type Transaction = Parameters<Parameters<Rows['transaction']>[0]>[0];
+/** Whatever reads: what is on the disk, or a transaction that sees its own writes. */
+export type Reader = Pick<Rows, 'select'>;
+
+const checkedAgainMs = 10_000;
 
 /**
  * The one way to the data. Reads are free; every write is a transaction and waits its turn, because parallel write
- * transactions of one process lock each other out.
+ * transactions of one process lock each other out. A database that turns out sick is written no more.
  */
 export class Database {
   private readonly queue = new WriteQueue();
+  private sickness: SickDatabase | null = null;
+  private checkedAt = 0;
 
   private constructor(
+    readonly file: string,
+    private readonly number: number,
     private readonly client: Client,
     readonly rows: Rows,
   ) {}
 
-  /** Opens the data folder, creating what is missing, and brings the tables up to date. */
+  /** Opens the data folder, creating what is missing, and brings the tables up to date. Refused in plain words where it is sick. */
   static async open(dataFolder: string, migrationsFolder: string): Promise<Database> {
-    mkdirSync(dataFolder, { recursive: true });
-    const client = createClient({
-      url: `file:${resolve(join(dataFolder, 'acorn-tally.db'))}`,
-      timeout: 5000,
-    });
-    await client.execute('PRAGMA journal_mode = WAL');
-    const rows = drizzle(client, { casing: 'snake_case' });
-    await migrate(rows, { migrationsFolder });
-    return new Database(client, rows);
+    const file = resolve(join(dataFolder, 'acorn-tally.db'));
+    let client: Client | null = null;
+    try {
+      mkdirSync(dataFolder, { recursive: true });
+      requireDatabaseFile(file);
+      client = createClient({ url: `file:${file}`, timeout: 5000 });
+      await client.execute('PRAGMA journal_mode = WAL');
+      await requireSound(client, file);
+      await requireKnownTables(client, migrationsFolder);
+      const rows = drizzle(client, { casing: 'snake_case' });
+      await migrate(rows, { migrationsFolder });
+      await checkpoint(client);
+      return new Database(file, fileNumber(file), client, rows);
+    } catch (error) {
+      client?.close();
+      throw sicknessIn(error, file) ?? error;
+    }
   }
 
   /** Runs work in a transaction of its own: all of it is kept, on the disk, or none. */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
     return this.queue.add(async () => {
-      // Pragmas belong to a pooled connection, so they are set where it counts.
-      await this.client.execute('PRAGMA foreign_keys = ON');
-      await this.client.execute('PRAGMA synchronous = FULL');
-      return this.rows.transaction(work);
+      this.requireHealthy();
+      let cause: unknown;
+      const noticed = (transaction: Transaction) =>
+        work(transaction).catch((error: unknown) => {
+          cause = error;
+          throw error;
+        });
+      try {
+        // Pragmas belong to a pooled connection, so they are set where it counts.
+        await this.client.execute('PRAGMA foreign_keys = ON');
+        await this.client.execute('PRAGMA synchronous = FULL');
+        return await this.rows.transaction(noticed);
+      } catch (error) {
+        // A transaction that the database gave up by itself cannot be rolled back, and complains of that instead.
+        throw this.noted(cause ?? error);
+      }
     });
+  }
+
+  /** Reads something; an error that is the database's own is remembered. */
+  async read<T>(work: (reader: Reader) => Promise<T>): Promise<T> {
+    this.requireHealthy();
+    try {
+      return await work(this.rows);
+    } catch (error) {
+      throw this.noted(error);
+    }
+  }
+
+  /** What is wrong with the database, in words; null while it is well. The whole file is looked through now and then. */
+  async ailment(): Promise<string | null> {
+    if (!this.sickness && Date.now() - this.checkedAt > checkedAgainMs) {
+      this.checkedAt = Date.now();
+      await soundOnDisk(this.file).catch((error) => this.noted(error));
+    }
+    try {
+      this.requireHealthy();
+      return null;
+    } catch (error) {
+      return (error as Error).message;
+    }
   }
 
   async pragma(name: 'journal_mode' | 'synchronous' | 'foreign_keys' | 'quick_check'): Promise<unknown> {
@@ -48,8 +102,68 @@ export class Database {
     return result.rows[0]?.[0];
   }
 
+  /** A sound copy of all that is kept, also while it is written to. */
+  async backUp(to: string): Promise<void> {
+    await this.client.execute({ sql: 'VACUUM INTO ?', args: [resolve(to)] });
+  }
+
+  /** After this the data is in the one file, and nothing of it in a journal beside. */
   async close(): Promise<void> {
     await this.queue.idle();
+    if (!this.sickness) await checkpoint(this.client).catch(() => undefined);
     this.client.close();
   }
+
+  private requireHealthy(): void {
+    if (this.sickness) throw this.sickness;
+    const number = fileNumber(this.file);
+    if (number === this.number) return;
+    this.sickness = new SickDatabase(
+      number === 0
+        ? `${this.file} is gone: put it back, and start again.`
+        : `${this.file} was replaced by another file: start again.`,
+    );
+    throw this.sickness;
+  }
+
+  private noted(error: unknown): unknown {
+    const sickness = sicknessIn(error, this.file);
+    if (!sickness) return error;
+    if (!sickness.mayPass) this.sickness = sickness;
+    return sickness;
+  }
+}
+
+async function requireSound(client: Client, file: string): Promise<void> {
+  const { rows } = await client.execute('PRAGMA quick_check(1)');
+  if (rows[0]?.[0] === 'ok') return;
+  throw brokenFile(file);
+}
+
+/** What is on the disk, not what a connection remembers of it. */
+async function soundOnDisk(file: string): Promise<void> {
+  requireDatabaseFile(file);
+  const client = createClient({ url: `file:${file}`, timeout: 5000 });
+  try {
+    await requireSound(client, file);
+  } finally {
+    client.close();
+  }
+}
+
+/** Tables that a newer version made are not touched: it knows things of them that this one does not. */
+async function requireKnownTables(client: Client, migrationsFolder: string): Promise<void> {
+  const known = await client.execute("SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'");
+  if (known.rows.length === 0) return;
+  const { rows } = await client.execute('SELECT max(created_at) FROM __drizzle_migrations');
+  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8'));
+  const newest = Math.max(...journal.entries.map(({ when }: { when: number }) => when));
+  if (Number(rows[0]?.[0] ?? 0) > newest)
+    throw new SickDatabase(
+      'This data was written by a newer Acorn Tally: start that one, or another data folder.',
+    );
+}
+
+async function checkpoint(client: Client): Promise<void> {
+  await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
 }

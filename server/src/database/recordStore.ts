@@ -1,134 +1,223 @@
-import { randomUUID } from 'node:crypto';
 import type { Kept } from '@acorn-tally/core';
-import { and, asc, eq, getTableColumns, gt, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, gt, gte, inArray, isNull, or } from 'drizzle-orm';
 import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
-import { missing, stale } from '../http/problem';
-import type { Database, Transaction } from './database';
+import { v7 as newId } from 'uuid';
+import type { Reader, Transaction } from './database';
+import { DamagedRecord, IdTaken, NoSuchRecord, StaleWrite } from './errors';
+import type { Links } from './links';
 
 export type RecordTable = SQLiteTable & {
   readonly id: SQLiteColumn;
+  readonly createdAt: SQLiteColumn;
   readonly version: SQLiteColumn;
   readonly deletedAt: SQLiteColumn;
 };
 
 export interface Page<T> {
   readonly items: readonly T[];
+  /** What is kept of these is not what their kind can be: they are left out, and nothing is done to them. */
+  readonly damaged: readonly { readonly id: string; readonly complaints: readonly string[] }[];
   /** Ask for the next page with this; null on the last. */
   readonly nextCursor: string | null;
 }
 
-const undoDays = 30;
+/** So long what was deleted can be brought back. */
+export const undoDays = 30;
 
-/** Keeps the records of one table: versions, pages, deletion that can be undone. The only code that knows its rows. */
+/** Says what is wrong with what is kept; nothing where it is as its kind should be. */
+export type Check = (content: object) => readonly string[];
+
+interface Row {
+  readonly id: string;
+  readonly version: number;
+  readonly deletedAt: string | null;
+}
+
+/**
+ * Keeps the records of one table: versions, pages, deletion that can be undone. Each of its methods works within the
+ * reader or transaction it is given, so that what belongs to one request is one transaction.
+ */
 export class RecordStore<Content extends object, Made extends object = object> {
   /** Null for each column that may be empty. */
   private readonly blank: object;
+  /** Versions that were looked through since the start: what was sound once stays so. */
+  private readonly sound = new Map<string, number>();
 
   constructor(
-    private readonly database: Database,
     private readonly table: RecordTable,
-    /** What the table is called in a message, as in "no such battery". */
-    readonly noun: string,
-    private readonly now: () => Date = () => new Date(),
+    /** What a record is called in a message, as in "no such battery". */
+    private readonly noun: string,
+    private readonly links: Links | null,
+    private readonly check: Check,
+    private readonly now: () => Date,
   ) {
     const columns = Object.entries(getTableColumns(table) as Record<string, SQLiteColumn>);
     const mayBeEmpty = columns.filter(([name, column]) => !column.notNull && name !== 'deletedAt');
     this.blank = Object.fromEntries(mayBeEmpty.map(([name]) => [name, null]));
   }
 
-  async list(limit: number, cursor: string | null): Promise<Page<Kept & Content & Made>> {
-    const after = cursor === null ? undefined : gt(this.table.id, cursor);
-    const rows = await this.database.rows
+  /** In the order in which they were made. */
+  async list(reader: Reader, limit: number, cursor: string | null): Promise<Page<Kept & Content & Made>> {
+    const { table } = this;
+    const rows = (await reader
       .select()
-      .from(this.table)
-      .where(and(isNull(this.table.deletedAt), after))
-      .orderBy(asc(this.table.id))
-      .limit(limit + 1);
-    const items = rows.slice(0, limit).map((row) => this.toRecord(row));
-    return { items, nextCursor: rows.length > limit ? (items[limit - 1]?.id ?? null) : null };
+      .from(table)
+      .where(and(isNull(table.deletedAt), await this.after(reader, cursor)))
+      .orderBy(asc(table.createdAt), asc(table.id))
+      .limit(limit + 1)) as Row[];
+    const shown = await this.linked(reader, rows.slice(0, limit));
+    const looked = shown.map((row) => ({ row, complaints: this.complaints(row) }));
+    return {
+      items: looked.filter(({ complaints }) => complaints.length === 0).map(({ row }) => this.toRecord(row)),
+      damaged: looked
+        .filter(({ complaints }) => complaints.length > 0)
+        .map(({ row: { id }, complaints }) => ({ id, complaints })),
+      nextCursor: rows.length > limit ? (shown.at(-1)?.id ?? null) : null,
+    };
   }
 
-  async get(id: string): Promise<Kept & Content & Made> {
-    const [row] = await this.database.rows
-      .select()
-      .from(this.table)
-      .where(and(eq(this.table.id, id), isNull(this.table.deletedAt)));
-    if (!row) throw missing(this.noun, id);
-    return this.toRecord(row);
+  async get(reader: Reader, id: string): Promise<Kept & Content & Made> {
+    const row = await this.rowOf(reader, id);
+    if (!row || row.deletedAt !== null) throw new NoSuchRecord(this.noun, id);
+    return this.toRecord(this.required(row));
   }
 
-  async isEmpty(): Promise<boolean> {
-    const rows = await this.database.rows.select({ id: this.table.id }).from(this.table).limit(1);
+  /** Those of some records that are there. */
+  async getMany(reader: Reader, ids: readonly string[]): Promise<(Kept & Content & Made)[]> {
+    if (ids.length === 0) return [];
+    const rows = (await reader
+      .select()
+      .from(this.table)
+      .where(and(inArray(this.table.id, [...ids]), isNull(this.table.deletedAt)))) as Row[];
+    return (await this.linked(reader, rows)).map((row) => this.toRecord(row));
+  }
+
+  async isEmpty(reader: Reader): Promise<boolean> {
+    const rows = await reader.select({ id: this.table.id }).from(this.table).limit(1);
     return rows.length === 0;
   }
 
-  create(content: Content & Made): Promise<Kept & Content & Made> {
-    return this.database.write((transaction) => this.createIn(transaction, content));
+  /** Content with null for all that may be empty and is not named. */
+  whole<Part extends object>(content: Part): Part {
+    return { ...this.blank, ...content };
   }
 
-  /** Ids grow with time, so that lists keep the order in which things were made. */
-  async createIn(transaction: Transaction, content: Content & Made): Promise<Kept & Content & Made> {
-    const now = this.now();
-    const id = `${now.getTime().toString(36)}-${nextCount()}-${randomUUID().slice(0, 8)}`;
-    const at = now.toISOString();
-    const record = { ...content, id, createdAt: at, updatedAt: at, version: 1 };
+  /** Under an id of its maker or a new one; what may be empty and is not named is null. */
+  async insert(
+    transaction: Transaction,
+    content: Content & Made,
+    id: string = newId(),
+  ): Promise<Kept & Content & Made> {
+    const taken = await this.rowOf(transaction, id);
+    if (taken) throw new IdTaken(this.noun, this.toRecord(taken), taken.deletedAt !== null);
+    const at = this.now().toISOString();
+    const record = { ...this.whole(content), id, createdAt: at, updatedAt: at, version: 1 };
     await transaction.insert(this.table).values({ ...record, deletedAt: null } as never);
+    await this.links?.write(transaction, id, content);
+    this.sound.set(id, 1);
     return record;
   }
 
   /** The content is the whole of a record: what may be empty and is not named is emptied; refused when somebody else wrote since `version` was read. */
-  async replace(id: string, version: number, content: Content): Promise<Kept & Content & Made> {
-    const current = await this.get(id);
-    const written = await this.database.write((transaction) =>
-      transaction
-        .update(this.table)
-        .set({
-          ...this.blank,
-          ...content,
-          updatedAt: this.now().toISOString(),
-          version: version + 1,
-        } as never)
-        .where(and(eq(this.table.id, id), eq(this.table.version, version), isNull(this.table.deletedAt)))
-        .returning(),
-    );
-    const [row] = written as object[];
-    if (!row) throw stale(this.noun, await this.get(current.id));
-    return this.toRecord(row);
+  async replace(
+    transaction: Transaction,
+    id: string,
+    version: number,
+    content: Content,
+  ): Promise<Kept & Content & Made> {
+    await this.require(transaction, id, version);
+    await transaction
+      .update(this.table)
+      .set({ ...this.whole(content), updatedAt: this.now().toISOString(), version: version + 1 } as never)
+      .where(eq(this.table.id, id));
+    await this.links?.write(transaction, id, content);
+    this.sound.set(id, version + 1);
+    return this.get(transaction, id);
   }
 
-  async remove(id: string): Promise<void> {
-    await this.get(id);
-    const now = this.now();
-    const longAgo = new Date(now.getTime() - undoDays * 86_400_000).toISOString();
-    await this.database.write(async (transaction) => {
-      await transaction
-        .update(this.table)
-        .set({ deletedAt: now.toISOString() } as never)
-        .where(eq(this.table.id, id));
-      await transaction
-        .delete(this.table)
-        .where(and(isNotNull(this.table.deletedAt), lt(this.table.deletedAt, longAgo)));
-    });
+  /** Marks it as deleted; with a version, only if nobody wrote since that was read. */
+  async remove(transaction: Transaction, id: string, version: number | null): Promise<void> {
+    const row = await this.rowOf(transaction, id);
+    if (!row || row.deletedAt !== null) throw new NoSuchRecord(this.noun, id);
+    if (version !== null && row.version !== version) throw new StaleWrite(this.noun, this.toRecord(row));
+    await this.mark(transaction, id, this.now().toISOString());
   }
 
-  async restore(id: string): Promise<Kept & Content & Made> {
-    await this.database.write((transaction) =>
-      transaction
-        .update(this.table)
-        .set({ deletedAt: null } as never)
-        .where(eq(this.table.id, id)),
-    );
-    return this.get(id);
+  /** Brings back what was deleted within the time for it; what is there stays as it is. */
+  async restore(transaction: Transaction, id: string): Promise<Kept & Content & Made> {
+    const row = await this.rowOf(transaction, id);
+    if (!row || (row.deletedAt !== null && row.deletedAt < this.oldestUndone()))
+      throw new NoSuchRecord(this.noun, id);
+    if (row.deletedAt !== null) await this.mark(transaction, id, null);
+    return this.toRecord(this.required(row));
   }
 
-  private toRecord(row: object): Kept & Content & Made {
-    const { deletedAt: _, ...record } = row as Kept & Content & Made & { deletedAt: string | null };
+  /** Of records that are deleted and can be brought back: the ids. */
+  async deletedIds(reader: Reader, ids: readonly string[]): Promise<string[]> {
+    if (ids.length === 0) return [];
+    const { table } = this;
+    const rows = await reader
+      .select({ id: table.id })
+      .from(table)
+      .where(and(inArray(table.id, [...ids]), gte(table.deletedAt, this.oldestUndone())));
+    return rows.map(({ id }) => id as string);
+  }
+
+  oldestUndone(): string {
+    return new Date(this.now().getTime() - undoDays * 86_400_000).toISOString();
+  }
+
+  private async require(reader: Reader, id: string, version: number): Promise<void> {
+    const row = await this.rowOf(reader, id);
+    if (!row || row.deletedAt !== null) throw new NoSuchRecord(this.noun, id);
+    if (row.version !== version) throw new StaleWrite(this.noun, this.toRecord(row));
+  }
+
+  private async mark(transaction: Transaction, id: string, deletedAt: string | null): Promise<void> {
+    await transaction
+      .update(this.table)
+      .set({ deletedAt } as never)
+      .where(eq(this.table.id, id));
+  }
+
+  /** What was made after the record of an id. */
+  private async after(reader: Reader, cursor: string | null) {
+    if (cursor === null) return undefined;
+    const { table } = this;
+    const [last] = await reader
+      .select({ createdAt: table.createdAt })
+      .from(table)
+      .where(eq(table.id, cursor));
+    if (!last) throw new NoSuchRecord(this.noun, cursor);
+    const { createdAt } = last as { createdAt: string };
+    return or(gt(table.createdAt, createdAt), and(eq(table.createdAt, createdAt), gt(table.id, cursor)));
+  }
+
+  private async rowOf(reader: Reader, id: string): Promise<Row | null> {
+    const rows = (await reader.select().from(this.table).where(eq(this.table.id, id))) as Row[];
+    return (await this.linked(reader, rows))[0] ?? null;
+  }
+
+  private async linked(reader: Reader, rows: readonly Row[]): Promise<readonly Row[]> {
+    return this.links ? this.links.read(reader, rows) : rows;
+  }
+
+  private required(row: Row): Row {
+    const complaints = this.complaints(row);
+    if (complaints.length > 0) throw new DamagedRecord(this.noun, row.id, complaints);
+    return row;
+  }
+
+  private complaints(row: Row): readonly string[] {
+    if (this.sound.get(row.id) === row.version) return [];
+    const { id, createdAt: _c, updatedAt: _u, version, ...content } = this.toRecord(row) as Kept & object;
+    const complaints = this.check(content);
+    if (complaints.length === 0) this.sound.set(id, version);
+    return complaints;
+  }
+
+  private toRecord(row: Row): Kept & Content & Made {
+    const { deletedAt: _, ...record } = row;
     return record as unknown as Kept & Content & Made;
   }
-}
-
-let count = 0;
-function nextCount(): string {
-  count = (count + 1) % 36 ** 4;
-  return count.toString(36).padStart(4, '0');
 }

@@ -1,70 +1,109 @@
-import { and, eq, isNull } from 'drizzle-orm';
-import { invalid } from '../http/problem';
-import type { Database } from './database';
-import { aircraft, batteries, shoots, testFlights } from './schema';
+import {
+  type Content,
+  type Kind,
+  kinds,
+  recordKinds,
+  referencesOf,
+  referrersTo,
+  usersInWords,
+} from '@acorn-tally/core';
+import { and, eq, exists, getTableColumns, inArray, isNull, lt, not, sql } from 'drizzle-orm';
+import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { Reader, Transaction } from './database';
+import { InUse, NothingThere } from './errors';
+import type { RecordTable } from './recordStore';
+import { shootBatteries, tables } from './schema';
 
-/** Who refers to a record, in words, so that nothing in use is deleted. */
-export class References {
-  constructor(private readonly database: Database) {}
+/** Where a field that names a record is kept: a column of its table, or a table of links. */
+interface KeptIn {
+  readonly table: SQLiteTable;
+  readonly target: SQLiteColumn;
+  /** The id of the record that has the field. */
+  readonly owner: SQLiteColumn;
+}
 
-  async toAircraft(id: string): Promise<string[]> {
-    const { rows } = this.database;
-    const packs = await rows
-      .select({ label: batteries.label })
-      .from(batteries)
-      .where(and(eq(batteries.aircraftId, id), isNull(batteries.deletedAt)));
-    const tests = await rows
-      .select({ id: testFlights.id })
-      .from(testFlights)
-      .where(and(eq(testFlights.aircraftId, id), isNull(testFlights.deletedAt)));
-    const plans = await rows
-      .select({ name: shoots.name })
-      .from(shoots)
-      .where(and(eq(shoots.aircraftId, id), isNull(shoots.deletedAt)));
-    return [
-      ...packs.map((pack) => `battery ${pack.label}`),
-      ...counted(tests.length),
-      ...plans.map((plan) => `shoot ${plan.name}`),
-    ];
-  }
+function keptIn(kind: Kind, field: string): KeptIn {
+  if (kind === 'shoots' && field === 'batteryIds')
+    return { table: shootBatteries, target: shootBatteries.batteryId, owner: shootBatteries.shootId };
+  const table = tables[kind] as RecordTable;
+  const columns = getTableColumns(table) as Readonly<Record<string, SQLiteColumn>>;
+  return { table, target: columns[field] as SQLiteColumn, owner: table.id };
+}
 
-  async toBattery(id: string): Promise<string[]> {
-    const { rows } = this.database;
-    const tests = await rows
-      .select({ id: testFlights.id })
-      .from(testFlights)
-      .where(and(eq(testFlights.batteryId, id), isNull(testFlights.deletedAt)));
-    const plans = await rows.select().from(shoots).where(isNull(shoots.deletedAt));
-    const users = plans.filter((plan) => plan.batteryIds.includes(id)).map((plan) => `shoot ${plan.name}`);
-    return [...counted(tests.length), ...users];
-  }
-
-  /** Refuses a reference to an aircraft that is not there. */
-  async requireAircraft(id: string): Promise<void> {
-    const found = await this.database.rows
-      .select({ id: aircraft.id })
-      .from(aircraft)
-      .where(and(eq(aircraft.id, id), isNull(aircraft.deletedAt)));
-    if (found.length === 0)
-      throw invalid([{ path: 'aircraftId', message: 'There is no such aircraft.', received: id }]);
-  }
-
-  /** Refuses batteries that are not there or belong to another aircraft. */
-  async requireBatteriesOf(aircraftId: string, ids: readonly string[], path: string): Promise<void> {
-    const own = await this.database.rows
-      .select({ id: batteries.id })
-      .from(batteries)
-      .where(and(eq(batteries.aircraftId, aircraftId), isNull(batteries.deletedAt)));
-    const known = new Set(own.map((battery) => battery.id));
-    const strange = ids.filter((id) => !known.has(id));
-    if (strange.length === 0) return;
-    throw invalid(
-      strange.map((id) => ({ path, message: 'This aircraft has no such battery.', received: id })),
-    );
+/** Refuses a record that names others which are not there. Within the transaction that writes it. */
+export async function requireReferences<K extends Kind>(
+  reader: Reader,
+  kind: K,
+  content: Content<K>,
+): Promise<void> {
+  for (const { field, kind: to, ids } of referencesOf(kind, content)) {
+    const strange = await absent(reader, to, ids);
+    const { noun } = recordKinds[to];
+    if (strange.length > 0) throw new NothingThere(field, strange, `There is no such ${noun}.`);
   }
 }
 
-function counted(tests: number): string[] {
-  if (tests === 0) return [];
-  return [tests === 1 ? 'one test flight' : `${tests} test flights`];
+async function absent(reader: Reader, kind: Kind, ids: readonly string[]): Promise<string[]> {
+  if (ids.length === 0) return [];
+  const table = tables[kind] as RecordTable;
+  const found = await reader
+    .select({ id: table.id })
+    .from(table)
+    .where(and(inArray(table.id, [...ids]), isNull(table.deletedAt)));
+  const known = new Set(found.map(({ id }) => id));
+  return ids.filter((id) => !known.has(id));
+}
+
+/** The records that name one, by kind. */
+async function usersOf(reader: Reader, kind: Kind, id: string): Promise<Map<Kind, object[]>> {
+  const users = new Map<Kind, object[]>();
+  for (const { kind: from, field } of referrersTo(kind)) {
+    if (recordKinds[from].goesWith === field) continue;
+    const { table, target, owner } = keptIn(from, field);
+    const records = tables[from] as RecordTable;
+    const naming = reader.select({ id: owner }).from(table).where(eq(target, id));
+    const found = await reader
+      .select()
+      .from(records)
+      .where(and(isNull(records.deletedAt), inArray(records.id, naming as never)));
+    users.set(from, [...(users.get(from) ?? []), ...found]);
+  }
+  return users;
+}
+
+/** Refuses to part from a record that others name, and names them. */
+export async function requireUnused(reader: Reader, kind: Kind, id: string): Promise<void> {
+  const users = await usersOf(reader, kind, id);
+  const words = [...users].flatMap(([from, found]) => usersInWords(from, found));
+  if (words.length > 0) throw new InUse(recordKinds[kind].noun, words);
+}
+
+/** What makes no sense without a record goes with it. */
+export async function removeWhatGoesWith(
+  transaction: Transaction,
+  kind: Kind,
+  id: string,
+  deletedAt: string,
+): Promise<void> {
+  for (const { kind: from, field } of referrersTo(kind)) {
+    if (recordKinds[from].goesWith !== field) continue;
+    const { target } = keptIn(from, field);
+    const records = tables[from] as RecordTable;
+    await transaction
+      .update(records)
+      .set({ deletedAt } as never)
+      .where(and(eq(target, id), isNull(records.deletedAt)));
+  }
+}
+
+/** Parts for good from what was deleted before an instant: what refers to others first, and nothing that is still named. */
+export async function purge(transaction: Transaction, before: string): Promise<void> {
+  for (const kind of [...kinds].reverse()) {
+    const records = tables[kind] as RecordTable;
+    const named = referrersTo(kind).map(({ kind: from, field }) => {
+      const { table, target } = keptIn(from, field);
+      return not(exists(transaction.select({ one: sql`1` }).from(table).where(eq(target, records.id))));
+    });
+    await transaction.delete(records).where(and(lt(records.deletedAt, before), ...named));
+  }
 }

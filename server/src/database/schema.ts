@@ -2,12 +2,14 @@ import type {
   AircraftContent,
   BatteryContent,
   ChargerContent,
-  ConditionsContent,
+  DayContent,
   FrozenEstimate,
+  LiftOffContent,
+  PlaceContent,
   ShootContent,
   TestFlightContent,
 } from '@acorn-tally/core';
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { customType, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** The columns of every record. A deleted one stays for thirty days, so that it can be brought back. */
 const kept = {
@@ -18,9 +20,22 @@ const kept = {
   deletedAt: text(),
 };
 
+/** JSON as text. What is none is given as it stands, so that the check of its record says so and the others are read. */
+const json = customType<{ data: unknown; driverData: string }>({
+  dataType: () => 'text',
+  toDriver: (value) => JSON.stringify(value),
+  fromDriver: (kept) => {
+    try {
+      return JSON.parse(kept);
+    } catch {
+      return kept;
+    }
+  },
+});
+
 /** A value that is read and written whole, never searched: see docs/decisions/001. */
-const whole = <T>() => text({ mode: 'json' }).$type<T>().notNull();
-const maybeWhole = <T>() => text({ mode: 'json' }).$type<T>();
+const whole = <T>() => json().$type<T>().notNull();
+const maybeWhole = <T>() => json().$type<T>();
 
 export const aircraft = sqliteTable('aircraft', {
   ...kept,
@@ -51,17 +66,37 @@ export const chargers = sqliteTable('chargers', {
   charger: whole<ChargerContent['charger']>(),
 });
 
-export const conditions = sqliteTable('conditions', {
+export const places = sqliteTable('places', {
   ...kept,
-  place: text().notNull(),
-  at: text().notNull(),
-  weather: whole<ConditionsContent['weather']>(),
-  site: maybeWhole<ConditionsContent['site']>(),
-  weatherFrom: maybeWhole<ConditionsContent['weatherFrom']>(),
-  hours: maybeWhole<ConditionsContent['hours']>(),
-  hoursFrom: maybeWhole<ConditionsContent['hoursFrom']>(),
-  liftOff: maybeWhole<ConditionsContent['liftOff']>(),
+  name: text().notNull(),
+  elevationM: real().notNull(),
+  roughnessM: real(),
+  coordinates: maybeWhole<PlaceContent['coordinates']>(),
+  timeZone: text(),
+  tallestM: real(),
+  ceilingM: real(),
+  obstacles: maybeWhole<PlaceContent['obstacles']>(),
+  landingPlaces: maybeWhole<PlaceContent['landingPlaces']>(),
+  launchPlaces: maybeWhole<PlaceContent['launchPlaces']>(),
+  home: maybeWhole<PlaceContent['home']>(),
+  below: text().$type<PlaceContent['below']>(),
 });
+
+export const days = sqliteTable(
+  'days',
+  {
+    ...kept,
+    placeId: text()
+      .notNull()
+      .references(() => places.id),
+    at: text().notNull(),
+    weather: whole<DayContent['weather']>(),
+    weatherFrom: maybeWhole<DayContent['weatherFrom']>(),
+    hours: maybeWhole<DayContent['hours']>(),
+    hoursFrom: maybeWhole<DayContent['hoursFrom']>(),
+  },
+  (table) => [index('days_by_place').on(table.placeId)],
+);
 
 export const testFlights = sqliteTable(
   'test_flights',
@@ -96,13 +131,56 @@ export const shoots = sqliteTable(
     aircraftId: text()
       .notNull()
       .references(() => aircraft.id),
-    batteryIds: whole<ShootContent['batteryIds']>(),
+    dayId: text()
+      .notNull()
+      .references(() => days.id),
     startsAt: text().notNull(),
-    swapTimeS: integer().notNull(),
+    swapTimeS: real().notNull(),
     policy: whole<ShootContent['policy']>(),
     shots: whole<ShootContent['shots']>(),
   },
-  (table) => [index('shoots_by_aircraft').on(table.aircraftId)],
+  (table) => [index('shoots_by_aircraft').on(table.aircraftId), index('shoots_by_day').on(table.dayId)],
 );
 
-export const tables = { aircraft, batteries, chargers, conditions, testFlights, shoots };
+/** The batteries of a shoot, in the order of use. */
+export const shootBatteries = sqliteTable(
+  'shoot_batteries',
+  {
+    shootId: text()
+      .notNull()
+      .references(() => shoots.id, { onDelete: 'cascade' }),
+    batteryId: text()
+      .notNull()
+      .references(() => batteries.id),
+    position: integer().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.shootId, table.position] }),
+    index('shoot_batteries_by_battery').on(table.batteryId),
+  ],
+);
+
+export const liftOffs = sqliteTable(
+  'lift_offs',
+  {
+    ...kept,
+    batteryId: text()
+      .notNull()
+      .references(() => batteries.id),
+    ticked: whole<LiftOffContent['ticked']>(),
+  },
+  (table) => [index('lift_offs_by_battery').on(table.batteryId)],
+);
+
+/** What became of a write that named a key of its own: asked again with the same key, it is answered from here. */
+export const writtenOnce = sqliteTable('written_once', {
+  key: text().primaryKey(),
+  /** What was asked, as a hash: the same key for another request is refused. */
+  asked: text().notNull(),
+  recordId: text().notNull(),
+  version: integer().notNull(),
+  createdAt: text().notNull(),
+  updatedAt: text().notNull(),
+});
+
+export const tables = { places, days, aircraft, batteries, chargers, testFlights, shoots, liftOffs };

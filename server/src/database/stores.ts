@@ -1,36 +1,57 @@
-import type {
-  AircraftContent,
-  BatteryContent,
-  ChargerContent,
-  ConditionsContent,
-  FrozenEstimate,
-  ShootContent,
-  TestFlightContent,
-} from '@acorn-tally/core';
-import { Injectable } from '@nestjs/common';
-import { Database } from './database';
-import { RecordStore } from './recordStore';
-import { References } from './references';
-import { aircraft, batteries, chargers, conditions, shoots, testFlights } from './schema';
+import { type Content, type Kind, type Kinds, kinds, recordKinds } from '@acorn-tally/core';
+import type { Database } from './database';
+import { Links } from './links';
+import { type Check, RecordStore, type RecordTable } from './recordStore';
+import { purge } from './references';
+import { shootBatteries, tables } from './schema';
+import { forgetWritten } from './writtenOnce';
 
-/** One store for each kind of record. */
-@Injectable()
+type StoreOf<K extends Kind> = RecordStore<Content<K>, Kinds[K]['made']>;
+
+const batteriesOfShoots = new Links(
+  'batteryIds',
+  shootBatteries,
+  { name: 'shootId', column: shootBatteries.shootId },
+  { name: 'batteryId', column: shootBatteries.batteryId },
+);
+
+/** One store for each kind of record. What is read is looked through by `checks` once. */
 export class Stores {
-  readonly aircraft: RecordStore<AircraftContent>;
-  readonly batteries: RecordStore<BatteryContent>;
-  readonly chargers: RecordStore<ChargerContent>;
-  readonly conditions: RecordStore<ConditionsContent>;
-  readonly testFlights: RecordStore<TestFlightContent, { readonly estimate: FrozenEstimate }>;
-  readonly shoots: RecordStore<ShootContent>;
-  readonly references: References;
+  private readonly stores: { readonly [K in Kind]: StoreOf<K> };
 
-  constructor(readonly database: Database) {
-    this.references = new References(database);
-    this.aircraft = new RecordStore(database, aircraft, 'aircraft');
-    this.batteries = new RecordStore(database, batteries, 'battery');
-    this.chargers = new RecordStore(database, chargers, 'charger');
-    this.conditions = new RecordStore(database, conditions, 'conditions');
-    this.testFlights = new RecordStore(database, testFlights, 'test flight');
-    this.shoots = new RecordStore(database, shoots, 'shoot');
+  constructor(
+    readonly database: Database,
+    checks: Readonly<Record<Kind, Check>>,
+    private readonly now: () => Date = () => new Date(),
+  ) {
+    this.stores = Object.fromEntries(
+      kinds.map((kind) => [
+        kind,
+        new RecordStore(
+          tables[kind] as unknown as RecordTable,
+          recordKinds[kind].noun,
+          kind === 'shoots' ? batteriesOfShoots : null,
+          checks[kind],
+          now,
+        ),
+      ]),
+    ) as never;
+  }
+
+  of<K extends Kind>(kind: K): StoreOf<K> {
+    return this.stores[kind];
+  }
+
+  /** Parts for good from what can no longer be brought back. */
+  async purge(): Promise<void> {
+    const before = this.of('aircraft').oldestUndone();
+    await this.database.write(async (transaction) => {
+      await purge(transaction, before);
+      await forgetWritten(transaction, before);
+    });
+  }
+
+  instant(): string {
+    return this.now().toISOString();
   }
 }

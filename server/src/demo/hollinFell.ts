@@ -4,7 +4,7 @@ import {
   type BatteryKeeping,
   beliefFrom,
   type ChargerContent,
-  type ConditionsContent,
+  type Conditions,
   fromTheBox,
   frozenEstimate,
   type Mode,
@@ -16,31 +16,38 @@ import {
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
-import { dairyMorning, weatherOf } from './hollinFellWeather';
+import { dairy, dairyMorning, weatherOf } from './hollinFellWeather';
 
 /**
  * The example, all of it made up: Hollin Fell, a hill dairy at 620 m, and a two-day film about bringing the herd down
  * in late November. Loads only into an empty database; returns whether it did.
  */
 export async function loadHollinFell(stores: Stores): Promise<boolean> {
-  if (!(await stores.aircraft.isEmpty())) return false;
-  await stores.database.write(async (transaction) => {
-    await stores.conditions.createIn(transaction, dairyMorning);
-    for (const charger of chargers) await stores.chargers.createIn(transaction, charger);
-    for (const aircraft of fleet) await loadAircraft(stores, transaction, aircraft);
+  const { database } = stores;
+  if (!(await database.read((reader) => stores.of('aircraft').isEmpty(reader)))) return false;
+  await database.write(async (transaction) => {
+    const place = await stores.of('places').insert(transaction, dairy);
+    const day = await stores.of('days').insert(transaction, { ...dairyMorning, placeId: place.id });
+    for (const charger of chargers) await stores.of('chargers').insert(transaction, charger);
+    for (const aircraft of fleet) await loadAircraft(stores, transaction, aircraft, day.id);
   });
   return true;
 }
 
-async function loadAircraft(stores: Stores, transaction: Transaction, entry: FleetEntry): Promise<void> {
-  const aircraft = await stores.aircraft.createIn(transaction, entry.aircraft);
+async function loadAircraft(
+  stores: Stores,
+  transaction: Transaction,
+  entry: FleetEntry,
+  dayId: string,
+): Promise<void> {
+  const aircraft = await stores.of('aircraft').insert(transaction, entry.aircraft);
   const batteryIds: string[] = [];
   const belief = beliefFrom(fromTheBox, usualDraws);
   for (const [index, { keeping, ...state }] of entry.packs.entries()) {
     const { name } = entry.aircraft;
     const pack = { ...entry.label, ...state };
     const content = { aircraftId: aircraft.id, label: `${name} ${index + 1}`, pack, keeping };
-    batteryIds.push((await stores.batteries.createIn(transaction, content)).id);
+    batteryIds.push((await stores.of('batteries').insert(transaction, content)).id);
   }
   for (const { battery, flownAt, test, weather, excludedReason, note } of entry.tests) {
     const request = requestForTest(
@@ -51,7 +58,7 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
     );
     const estimate = frozenEstimate(request, belief);
     if (!estimate.answer) throw new Error(`The example's test of ${flownAt} has no estimate.`);
-    await stores.testFlights.createIn(transaction, {
+    await stores.of('testFlights').insert(transaction, {
       aircraftId: aircraft.id,
       batteryId: batteryIds[battery - 1] as string,
       flownAt,
@@ -62,8 +69,10 @@ async function loadAircraft(stores: Stores, transaction: Transaction, entry: Fle
       estimate,
     });
   }
-  if (entry.shoot)
-    await stores.shoots.createIn(transaction, { ...entry.shoot, aircraftId: aircraft.id, batteryIds });
+  if (entry.shoot) {
+    const shoot = { ...entry.shoot, aircraftId: aircraft.id, dayId, batteryIds };
+    await stores.of('shoots').insert(transaction, shoot);
+  }
 }
 
 type PackLabel = Omit<Battery, keyof PackNow>;
@@ -76,7 +85,7 @@ interface FleetEntry {
   readonly label: PackLabel;
   readonly packs: readonly PackNow[];
   readonly tests: readonly ExampleTest[];
-  readonly shoot?: Omit<ShootContent, 'aircraftId' | 'batteryIds'>;
+  readonly shoot?: Omit<ShootContent, 'aircraftId' | 'dayId' | 'batteryIds'>;
 }
 
 interface ExampleTest {
@@ -84,7 +93,7 @@ interface ExampleTest {
   readonly battery: number;
   readonly flownAt: string;
   readonly test: TestFlight;
-  readonly weather: ConditionsContent['weather'];
+  readonly weather: Conditions;
   readonly note?: string;
   readonly excludedReason?: string;
 }
@@ -125,7 +134,7 @@ function flown(
   battery: number,
   at: string,
   test: TestFlight,
-  weather: ConditionsContent['weather'],
+  weather: Conditions,
   more: Pick<ExampleTest, 'note' | 'excludedReason'> = {},
 ): ExampleTest {
   return { battery, flownAt: `${at}:00+00:00`, test, weather, ...more };

@@ -1,29 +1,39 @@
-import type { ConditionsContent, HourlyWeather } from '@acorn-tally/core';
+import type { DayContent, HourlyWeather, PlaceContent, Weather } from '@acorn-tally/core';
 
+const elevationM = 620;
 const shortGrassM = 0.03;
 const firstHour = 6;
 
+/** Where the example is flown. */
+export const dairy: PlaceContent = {
+  name: 'Hollin Fell dairy',
+  elevationM,
+  roughnessM: shortGrassM,
+  coordinates: { latitudeDeg: 54.52, longitudeDeg: -2.81 },
+  tallestM: 31,
+  ceilingM: 120,
+  obstacles: [
+    { name: 'byre', distanceM: 60, widthM: 50, heightM: 14 },
+    { name: 'chimney', distanceM: 150, widthM: 10, heightM: 31 },
+    { name: 'beeches', distanceM: 200, widthM: 90, heightM: 18 },
+    { name: 'mast', distanceM: 320, widthM: 5, heightM: 22 },
+  ],
+  landingPlaces: [
+    { name: 'lower gate', distanceM: 210, bearingDeg: 150 },
+    { name: 'sheepfold', distanceM: 350, bearingDeg: 45 },
+  ],
+  launchPlaces: [
+    { id: 'yard', name: 'yard', eastM: 0, northM: 0 },
+    { id: 'lower-gate', name: 'lower gate', eastM: 105, northM: -182 },
+    { id: 'sheepfold', name: 'sheepfold', eastM: 247, northM: 247 },
+  ],
+  below: 'open ground',
+};
+
 /** What the example opens on. */
-export const dairyMorning: ConditionsContent = {
-  place: 'Hollin Fell dairy',
+export const dairyMorning: Omit<DayContent, 'placeId'> = {
   at: '2026-11-26T08:40:00+00:00',
-  weather: weatherOf(5, 3, 5, 240),
-  site: {
-    coordinates: { latitudeDeg: 54.52, longitudeDeg: -2.81 },
-    tallestM: 31,
-    ceilingM: 120,
-    obstacles: [
-      { name: 'byre', distanceM: 60, widthM: 50, heightM: 14 },
-      { name: 'chimney', distanceM: 150, widthM: 10, heightM: 31 },
-      { name: 'beeches', distanceM: 200, widthM: 90, heightM: 18 },
-      { name: 'mast', distanceM: 320, widthM: 5, heightM: 22 },
-    ],
-    landingPlaces: [
-      { name: 'lower gate', distanceM: 210, bearingDeg: 150 },
-      { name: 'sheepfold', distanceM: 350, bearingDeg: 45 },
-    ],
-    below: 'open ground',
-  },
+  weather: airOf(5, 3, 5, 240),
   hours: [
     ...hoursOf(
       '2026-11-25',
@@ -63,13 +73,12 @@ function hoursOf(
   });
 }
 
-/** Air in °C, wind and gust in m/s read at 2 m, over the grass of the fell at 620 m. */
+/** Air in °C, wind and gust in m/s read at 2 m. */
+function airOf(airTemperatureC: number, speedMps: number, gustMps: number, fromDeg: number): Weather {
+  return { airTemperatureC, relativeHumidity: 0.85, wind: { speedMps, gustMps, fromDeg, readingHeightM: 2 } };
+}
+
+/** The same over the grass of the fell at 620 m. */
 export function weatherOf(airTemperatureC: number, speedMps: number, gustMps: number, fromDeg: number) {
-  return {
-    airTemperatureC,
-    elevationM: 620,
-    relativeHumidity: 0.85,
-    roughnessM: shortGrassM,
-    wind: { speedMps, gustMps, fromDeg, readingHeightM: 2 },
-  };
+  return { ...airOf(airTemperatureC, speedMps, gustMps, fromDeg), elevationM, roughnessM: shortGrassM };
 }

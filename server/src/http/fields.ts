@@ -2,6 +2,7 @@ import {
   isDay,
   isInstant,
   isTimeZone,
+  longestText,
   nameLength,
   nameProblem,
   type Quantity,
@@ -12,6 +13,7 @@ import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  IsBoolean,
   IsIn,
   IsOptional,
   IsString,
@@ -92,17 +94,11 @@ export function Name(label: string, { optional = false } = {}) {
 export function Text({ optional = false } = {}) {
   return applyDecorators(
     IsString({ message: (given) => `${given.property} needs a text.` }),
-    MaxLength(2000),
+    MaxLength(longestText, {
+      message: (given) => `${given.property} holds at most ${longestText} characters.`,
+    }),
     maybe(optional),
-    ApiProperty({ type: String, required: !optional, nullable: optional }),
-  );
-}
-
-export function Texts() {
-  return applyDecorators(
-    IsString({ each: true, message: (given) => `${given.property} needs a list of texts.` }),
-    ArrayMaxSize(200),
-    ApiProperty({ type: String, isArray: true }),
+    ApiProperty({ type: String, maxLength: longestText, required: !optional, nullable: optional }),
   );
 }
 
@@ -138,20 +134,75 @@ function checked(name: string, validate: (value: unknown) => boolean, wanted: st
   });
 }
 
-/** Another DTO inside this one. */
-export function Part(dto: () => Class<object>, { optional = false, list = false } = {}) {
+/** Another DTO inside this one, or a list of at most so many. */
+export function Part(
+  dto: () => Class<object>,
+  { optional = false, most = null }: { readonly optional?: boolean; readonly most?: number | null } = {},
+) {
+  const isList = most !== null;
   return applyDecorators(
     ValidateBy({
       name: 'part',
       validator: {
-        validate: (value) => (list ? Array.isArray(value) : typeof value === 'object' && value !== null),
-        defaultMessage: (given) => `${given?.property} is missing.`,
+        validate: (value) => Array.isArray(value) === isList && typeof value === 'object' && value !== null,
+        defaultMessage: (given) =>
+          given?.value === undefined
+            ? `${given?.property} is missing.`
+            : `${given?.property} needs ${isList ? 'a list' : 'an object'}.`,
       },
     }),
-    ValidateNested({ each: list, message: (given) => `${given.property} needs an object.` }),
+    ...(isList ? [AtMost(most)] : []),
+    ValidateNested({ each: isList, message: (given) => `${given.property} needs an object.` }),
     Type(dto),
     maybe(optional),
-    ApiProperty({ type: () => dto(), isArray: list, required: !optional, nullable: optional }),
+    ApiProperty({
+      type: () => dto(),
+      isArray: isList,
+      required: !optional,
+      nullable: optional,
+      ...(isList && { maxItems: most }),
+    }),
+  );
+}
+
+function AtMost(most: number): PropertyDecorator {
+  return ArrayMaxSize(most, { message: (given) => `${given.property} holds at most ${most}.` });
+}
+
+/** The id of a record: letters, digits, hyphens. */
+const idPattern = /^[\w-]{1,64}$/;
+
+export function Id({ optional = false } = {}) {
+  return applyDecorators(
+    checked(
+      'id',
+      (value) => typeof value === 'string' && idPattern.test(value),
+      'an id: at most 64 letters, digits and hyphens',
+    ),
+    maybe(optional),
+    ApiProperty({ type: String, pattern: idPattern.source, required: !optional, nullable: optional }),
+  );
+}
+
+export function Ids(most: number) {
+  return applyDecorators(
+    ValidateBy({
+      name: 'ids',
+      validator: {
+        validate: (value) =>
+          Array.isArray(value) && value.every((id) => typeof id === 'string' && idPattern.test(id)),
+        defaultMessage: (given) => `${given?.property} needs a list of ids.`,
+      },
+    }),
+    AtMost(most),
+    ApiProperty({ type: String, isArray: true, maxItems: most }),
+  );
+}
+
+export function YesNo() {
+  return applyDecorators(
+    IsBoolean({ message: (given) => `${given.property} needs true or false.` }),
+    ApiProperty({ type: Boolean }),
   );
 }
 

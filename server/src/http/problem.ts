@@ -23,30 +23,41 @@ export class ProblemException extends HttpException {
   }
 }
 
-function problem(slug: string, title: string, status: number, more: object = {}): ProblemException {
+export function problem(slug: string, title: string, status: number, more: object = {}): ProblemException {
   return new ProblemException({ type: `urn:acorn-tally:problem:${slug}`, title, status, ...more });
 }
 
-export const invalid = (errors: readonly FieldError[]) =>
-  problem('invalid', 'Some values cannot be used.', 400, {
-    errors,
-    detail: errors.map((e) => e.message).join(' '),
-  });
+/** More are counted, not told: an answer is not larger than the question. */
+const mostErrors = 20;
 
-export const missing = (noun: string, id: string) =>
-  problem('missing', `There is no such ${noun}.`, 404, { detail: `No ${noun} has the id ${id}.` });
-
-export const stale = (noun: string, current: unknown) =>
-  problem('stale', `This ${noun} was changed meanwhile.`, 409, {
-    detail: `Someone changed this ${noun} after you read it. Its current state is in "current".`,
-    current,
+export function invalid(errors: readonly FieldError[]): ProblemException {
+  const told = errors.slice(0, mostErrors).map(shortened);
+  const untold = errors.length - told.length;
+  const words = told.map(({ message }) => message);
+  return problem('invalid', 'Some values cannot be used.', 400, {
+    errors: told,
+    ...(untold > 0 && { moreErrors: untold }),
+    detail: [...words, ...(untold > 0 ? [`And ${untold} more.`] : [])].join(' '),
   });
+}
 
-export const inUse = (noun: string, users: readonly string[]) =>
-  problem('in-use', `This ${noun} is used elsewhere.`, 409, {
-    detail: `Used by: ${users.join(', ')}.`,
-    users,
-  });
+const longestShown = 80;
+
+/** A wrong field may be of any size; of what was received so much is told that it can be found. */
+function shortened({ path, message, received }: FieldError): FieldError {
+  const short = { path: cut(path), message: cut(message, 400) };
+  return received === undefined ? short : { ...short, received: shown(received) };
+}
+
+function shown(received: unknown): unknown {
+  if (typeof received === 'string') return cut(received);
+  if (Array.isArray(received)) return `a list of ${received.length}`;
+  return typeof received === 'object' && received !== null ? 'an object' : received;
+}
+
+function cut(text: string, longest = longestShown): string {
+  return text.length > longest ? `${text.slice(0, longest)}…` : text;
+}
 
 /** What the model cannot answer, with its reason and the numbers behind it, in SI. */
 export const refused = (refusal: Refusal) =>
@@ -55,3 +66,7 @@ export const refused = (refusal: Refusal) =>
     detail: toldInSi(refusal),
     numbers: numbersOf(refusal),
   });
+
+/** It can be asked again later, and when. */
+export const busy = (detail: string, retryAfterS: number) =>
+  problem('busy', 'Too much is being reckoned just now.', 503, { detail, retryAfterS });

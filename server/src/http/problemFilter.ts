@@ -1,6 +1,8 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Response } from 'express';
+import { StoreError } from '../database/errors';
 import { type Problem, ProblemException } from './problem';
+import { problemOfStore } from './storeProblems';
 
 /** Turns every error into application/problem+json; what we did not foresee is logged and told without its insides. */
 @Catch()
@@ -8,17 +10,24 @@ export class ProblemFilter implements ExceptionFilter {
   private readonly logger = new Logger('http');
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const problem = this.toProblem(error);
     const response = host.switchToHttp().getResponse<Response>();
-    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+    if (!response.headersSent) sendProblem(response, this.toProblem(error));
   }
 
   private toProblem(error: unknown): Problem {
     if (error instanceof ProblemException) return error.problem;
+    const ofStore = error instanceof StoreError ? problemOfStore(error) : null;
+    if (ofStore) return ofStore;
     if (error instanceof HttpException) {
       return { type: 'about:blank', title: error.message, status: error.getStatus() };
     }
     this.logger.error(error);
     return { type: 'about:blank', title: 'Something went wrong on our side.', status: 500 };
   }
+}
+
+export function sendProblem(response: Response, problem: Problem): void {
+  const { retryAfterS } = problem;
+  if (typeof retryAfterS === 'number') response.setHeader('Retry-After', String(retryAfterS));
+  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 }

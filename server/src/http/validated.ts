@@ -1,5 +1,6 @@
 import { type PipeTransform, type Type, ValidationPipe } from '@nestjs/common';
-import type { ValidationError } from 'class-validator';
+import { plainToInstance } from 'class-transformer';
+import { type ValidationError, validateSync } from 'class-validator';
 import { type FieldError, invalid } from './problem';
 
 /** Parses a body into a DTO class: all fields checked, unknown ones refused, every error told at once. */
@@ -12,6 +13,12 @@ export function validated(dto: Type<object>): PipeTransform {
     forbidUnknownValues: true,
     exceptionFactory: (errors) => invalid(errors.flatMap((error) => fieldErrors(error, ''))),
   });
+}
+
+/** What is wrong with something that was kept, by the same rules as at the door; what an earlier version kept besides is no harm. */
+export function complaintsAbout(dto: Type<object>, kept: object): readonly string[] {
+  const errors = validateSync(plainToInstance(dto, kept), { forbidUnknownValues: true });
+  return errors.flatMap((error) => fieldErrors(error, '')).map(({ path, message }) => `${path}: ${message}`);
 }
 
 function fieldErrors(error: ValidationError, parent: string): FieldError[] {

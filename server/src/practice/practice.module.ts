@@ -1,9 +1,11 @@
 import { ranges, siteRanges } from '@acorn-tally/core';
 import { Controller, Get, Module, Query } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiExtraModels, ApiOkResponse, ApiOperation, ApiTags, getSchemaPath } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { Matches } from 'class-validator';
+import { HourDto } from '../dtos/records';
 import { InRange } from '../http/fields';
+import { ProblemResponses } from '../http/openApi';
 import { validated } from '../http/validated';
 import { stationReport } from './weatherStation';
 
@@ -25,6 +27,20 @@ class PracticeController {
     summary:
       'A stand-in for a weather service: made-up hourly weather and a METAR for a place and day, always the same',
   })
+  @ApiOkResponse({
+    schema: {
+      type: 'object',
+      required: ['practice', 'station', 'metar', 'hours'],
+      properties: {
+        practice: { type: 'boolean' },
+        station: { type: 'string' },
+        metar: { type: 'string' },
+        hours: { type: 'array', items: { $ref: getSchemaPath(HourDto) } },
+      },
+    },
+  })
+  @ApiExtraModels(HourDto)
+  @ProblemResponses(400)
   weatherStation(@Query(validated(StationQueryDto)) query: StationQueryDto) {
     const { day, elevationM, ...coordinates } = query;
     return stationReport(day, elevationM, coordinates);

@@ -2,7 +2,7 @@ import {
   type AircraftRecord,
   type Band,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type EstimateRequest,
   type Knowledge,
   type LedgerLine,
@@ -23,7 +23,7 @@ export type DrawnAnswers = ReadonlyMap<string, DrawnAnswer>;
 export function useDrawnAnswers(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
 ): Calculated<DrawnAnswers> {
   const ask = useMemo(() => {
     const groups = shared(batteries, calculators.size);

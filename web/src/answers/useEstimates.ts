@@ -1,7 +1,7 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type Estimate,
   type EstimateRequest,
   estimate,
@@ -20,7 +20,7 @@ export interface BatteryEstimate {
 export function requestFor(
   aircraft: AircraftRecord,
   battery: BatteryRecord,
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
 ): EstimateRequest {
   return {
     aircraft: aircraft.spec,
@@ -37,7 +37,7 @@ export function requestFor(
 export function useEstimates(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
 ): readonly BatteryEstimate[] {
   return useMemo(
     () =>

@@ -1,107 +1,85 @@
 import {
-  type AircraftContent,
-  type AircraftRecord,
-  type BatteryContent,
-  type BatteryRecord,
-  type ChargerContent,
-  type ChargerRecord,
-  type ConditionsContent,
-  type ConditionsRecord,
   type FrozenEstimate,
-  type Kept,
-  type ListedTest,
+  type Kind,
   listedTest,
-  type ShootContent,
-  type ShootRecord,
-  type TestFlightContent,
+  recordKinds,
+  type Site,
   type TestFlightRecord,
   type TestOutcome,
 } from '@acorn-tally/core';
 import { call } from './client';
 import { rememberZone } from './zones';
 
-/** Every kind of record: its content as sent, and the record as kept. */
-export interface Kinds {
-  aircraft: { content: AircraftContent; record: AircraftRecord };
-  batteries: { content: BatteryContent; record: BatteryRecord };
-  chargers: { content: ChargerContent; record: ChargerRecord };
-  conditions: { content: ConditionsContent; record: ConditionsRecord };
-  /** The estimate frozen with a flight is read by itself. */
-  testFlights: { content: TestFlightContent; record: ListedTest };
-  shoots: { content: ShootContent; record: ShootRecord };
-}
-export type Kind = keyof Kinds;
-export type Content<K extends Kind> = Kinds[K]['content'];
-export type RecordOf<K extends Kind> = Kinds[K]['record'];
+/** A record as a list gives it. */
+export type Listed = { readonly id: string };
 
-const paths: Record<Kind, string> = {
-  aircraft: '/aircraft',
-  batteries: '/batteries',
-  chargers: '/chargers',
-  conditions: '/conditions',
-  testFlights: '/test-flights',
-  shoots: '/shoots',
-};
+const pathOf = (kind: Kind) => `/${recordKinds[kind].path}`;
 
-export const kinds = Object.keys(paths) as readonly Kind[];
-
-export async function listAll<K extends Kind>(kind: K): Promise<RecordOf<K>[]> {
-  const items: RecordOf<K>[] = [];
+/** All records of a kind; those that cannot be read as they are kept are told by their ids. */
+export async function listAll(
+  kind: Kind,
+): Promise<{ readonly records: readonly Listed[]; readonly damagedIds: readonly string[] }> {
+  const records: Listed[] = [];
+  const damagedIds: string[] = [];
   let cursor: string | null = null;
   do {
     const query: string = cursor === null ? '' : `?cursor=${encodeURIComponent(cursor)}`;
-    const page = await call<Page<K>>('GET', `${paths[kind]}${query}`);
-    items.push(...page.items.map((item) => withTold(item, page.told[item.id])));
+    const page: Page = await call<Page>('GET', `${pathOf(kind)}${query}`);
+    records.push(...page.items.map((item) => withTold(item, page.told[item.id])));
+    damagedIds.push(...page.damaged.map(({ id }) => id));
     cursor = page.nextCursor;
   } while (cursor !== null);
-  return items;
+  return { records, damagedIds };
 }
 
-export async function createRecord<K extends Kind>(kind: K, content: Content<K>): Promise<RecordOf<K>> {
-  return asListed(kind, await call('POST', paths[kind], content));
+/** Sent again with the same key it is made once. */
+export async function createRecord(kind: Kind, body: object, key: string): Promise<Listed> {
+  return asListed(kind, await call('POST', pathOf(kind), body, key));
+}
+
+/** Writes the whole record over the version it names. */
+export async function replaceRecord(
+  kind: Kind,
+  id: string,
+  version: number,
+  body: object,
+  key: string,
+): Promise<Listed> {
+  return asListed(kind, await call('PUT', `${pathOf(kind)}/${id}`, { ...body, version }, key));
+}
+
+/** Only while it is the version that was seen, where one was. */
+export function removeRecord(kind: Kind, id: string, version: number | null): Promise<void> {
+  return call('DELETE', `${pathOf(kind)}/${id}${version === null ? '' : `?version=${version}`}`);
+}
+
+export async function restoreRecord(kind: Kind, id: string): Promise<Listed> {
+  return asListed(kind, await call('POST', `${pathOf(kind)}/${id}/restore`));
 }
 
 /** The estimate kept with a test flight when it was recorded. */
 export function frozenEstimateOf(testFlightId: string): Promise<FrozenEstimate> {
-  return call('GET', `${paths.testFlights}/${testFlightId}/estimate`);
+  return call('GET', `${pathOf('testFlights')}/${testFlightId}/estimate`);
 }
 
 /** What a list tells beside its records: the outcome of a test, the zone in which the coordinates of a place lie. */
-interface Page<K extends Kind> {
-  readonly items: readonly RecordOf<K>[];
+interface Page {
+  readonly items: readonly Listed[];
   readonly nextCursor: string | null;
   readonly told: Readonly<Record<string, Partial<TestOutcome> & { readonly timeZone?: string }>>;
+  readonly damaged: readonly { readonly id: string }[];
 }
 
-function withTold<K extends Kind>(item: RecordOf<K>, told: Page<K>['told'][string] | undefined): RecordOf<K> {
+function withTold(item: Listed, told: Page['told'][string] | undefined): Listed {
   if (!told) return item;
   const { timeZone, ...outcome } = told;
-  if (timeZone === undefined) return { ...item, outcome };
-  const { site } = item as Partial<ConditionsRecord>;
-  if (site?.coordinates) rememberZone(site.coordinates, timeZone);
+  if (timeZone === undefined) return { ...item, outcome } as Listed;
+  const { coordinates } = item as Listed & Pick<Site, 'coordinates'>;
+  if (coordinates) rememberZone(coordinates, timeZone);
   return item;
 }
 
 /** One record as a list would give it: by itself a test flight comes with its whole estimate. */
-function asListed<K extends Kind>(kind: K, record: unknown): RecordOf<K> {
-  const listed = kind === 'testFlights' ? listedTest(record as TestFlightRecord, Date.now()) : record;
-  return listed as RecordOf<K>;
-}
-
-/** Writes the whole record over the version it names. */
-export function replaceRecord<K extends Kind>(kind: K, record: RecordOf<K>): Promise<Kept> {
-  return call('PUT', `${paths[kind]}/${record.id}`, { ...contentOf(record), version: record.version });
-}
-
-export function removeRecord(kind: Kind, id: string): Promise<void> {
-  return call('DELETE', `${paths[kind]}/${id}`);
-}
-
-export async function restoreRecord<K extends Kind>(kind: K, id: string): Promise<RecordOf<K>> {
-  return asListed(kind, await call('POST', `${paths[kind]}/${id}/restore`));
-}
-
-function contentOf(record: Kept & { readonly outcome?: unknown }): object {
-  const { id: _i, createdAt: _c, updatedAt: _u, version: _v, outcome: _o, ...content } = record;
-  return content;
+function asListed(kind: Kind, record: unknown): Listed {
+  return (kind === 'testFlights' ? listedTest(record as TestFlightRecord, Date.now()) : record) as Listed;
 }

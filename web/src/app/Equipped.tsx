@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 import { Outlet } from 'react-router';
+import { useRecords } from '../records/records';
 import { useConditions } from '../state/current';
-import { useRecords } from '../state/records';
 
 const FirstSteps = lazy(() => import('../firstSteps/FirstSteps'));
 

@@ -1,30 +1,79 @@
-import { IconAlertTriangle, IconArrowBackUp } from '@tabler/icons-react';
+import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp, IconCloudOff } from '@tabler/icons-react';
+import { useMemo } from 'react';
 import { LinkButton } from '../parts/LinkButton';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
+import { conflictsIn, refusalsIn, savingOf } from '../records/saving';
 import styles from './Footer.module.css';
+import { titleOf } from './titleOf';
+import type { Panel } from './useOpened';
 
-/** The caution that always stands, whether all is saved, and undo. */
-export function Footer() {
-  const { saving, trouble, undoSteps, undo, retry } = useRecords();
-  const last = undoSteps[undoSteps.length - 1];
+/** The caution that always stands, how far what was changed has come, undo and redo. */
+export function Footer({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
+  const { undoSteps, redoSteps, undo, redo } = useRecords();
+  const last = undoSteps.at(-1);
+  const next = redoSteps.at(-1);
   return (
     <footer className={styles.foot}>
       <span>A planning aid. The aircraft’s own warnings, your eyes and local flight rules come first.</span>
       <span className={styles.state}>
-        {saving === 'failed' && (
-          <span role="alert" className={styles.trouble}>
-            <IconAlertTriangle size={14} aria-hidden /> Not saved: {trouble}{' '}
-            <LinkButton onClick={() => void retry()}>Try again</LinkButton>
-          </span>
-        )}
-        {saving === 'saving' && <span>saving …</span>}
-        {saving === 'saved' && trouble && <span role="alert">{trouble}</span>}
+        <Saving onOpen={onOpen} />
         {last && (
-          <LinkButton onClick={() => void undo()}>
+          <LinkButton onClick={undo}>
             <IconArrowBackUp size={14} aria-hidden /> Undo: {last.label}
+          </LinkButton>
+        )}
+        {next && (
+          <LinkButton onClick={redo}>
+            <IconArrowForwardUp size={14} aria-hidden /> Redo: {next.label}
           </LinkButton>
         )}
       </span>
     </footer>
   );
+}
+
+function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
+  const { waiting, failures, trouble, damagedIds, retry } = useRecords();
+  const saving = savingOf({ waiting, failures });
+  const conflicts = useMemo(() => conflictsIn(waiting), [waiting]);
+  const [refusal] = useMemo(() => refusalsIn(waiting), [waiting]);
+  return (
+    <>
+      {conflicts[0] && (
+        <span role="alert" className={styles.trouble}>
+          <IconAlertTriangle size={14} aria-hidden />{' '}
+          {conflicts.length === 1
+            ? `${titleOf(conflicts[0])} was changed elsewhere too.`
+            : `${conflicts.length} records were changed elsewhere too.`}{' '}
+          <LinkButton onClick={() => onOpen('versions')}>Choose</LinkButton>
+        </span>
+      )}
+      {refusal && (
+        <span role="alert" className={styles.trouble}>
+          <IconAlertTriangle size={14} aria-hidden /> {titleOf(refusal)} is not saved: {refusal.halt.message}{' '}
+          <LinkButton onClick={() => void retry()}>Try again</LinkButton>
+        </span>
+      )}
+      {saving.state === 'waiting' && (
+        <span role="status" className={styles.trouble}>
+          <IconCloudOff size={14} aria-hidden /> {trouble} {inWords(saving.count)}{' '}
+          <LinkButton onClick={() => void retry()}>Try again</LinkButton>
+        </span>
+      )}
+      {saving.state === 'saving' && <span>saving …</span>}
+      {saving.state === 'saved' && trouble && <span role="alert">{trouble}</span>}
+      {saving.state === 'saved' && !trouble && conflicts.length === 0 && !refusal && <span>saved</span>}
+      {damagedIds.length > 0 && (
+        <span role="alert" className={styles.trouble}>
+          {damagedIds.length === 1 ? 'One record' : `${damagedIds.length} records`} cannot be read and are
+          left out.
+        </span>
+      )}
+    </>
+  );
+}
+
+function inWords(count: number): string {
+  const changed = count === 1 ? 'One change is' : `${count} changes are`;
+  return `${changed} kept here, and sent when it does.`;
 }

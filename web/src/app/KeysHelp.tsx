@@ -13,6 +13,7 @@ const keys = [
   ['↑ ↓', 'step a number; with Shift ten steps'],
   ['Space', 'on a shot’s handle: lift it, move it with ↑ ↓, set it down'],
   ['Ctrl-Z', 'undo the last change'],
+  ['Ctrl-Shift-Z', 'redo what was undone; Ctrl-Y does it too'],
   ['Esc', 'close'],
   ['?', 'these keys'],
 ] as const;

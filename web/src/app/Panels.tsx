@@ -3,6 +3,7 @@ import { TestDrawer } from '../testFlights/TestDrawer';
 import { KeysHelp } from './KeysHelp';
 import { UnitsPanel } from './UnitsPanel';
 import type { Panel } from './useOpened';
+import { VersionsPanel } from './VersionsPanel';
 
 interface Props {
   readonly opened: Panel | null;
@@ -15,6 +16,7 @@ export default function Panels({ opened, onClose }: Props) {
     <>
       <ConditionsDrawer opened={opened === 'conditions'} onClose={onClose} />
       <TestDrawer opened={opened === 'record'} onClose={onClose} />
+      <VersionsPanel opened={opened === 'versions'} onClose={onClose} />
       <UnitsPanel opened={opened === 'units'} onClose={onClose} />
       <KeysHelp opened={opened === 'keys'} onClose={onClose} />
     </>

@@ -4,8 +4,8 @@ import { Spotlight, type SpotlightActionGroupData, spotlight } from '@mantine/sp
 import { IconSearch } from '@tabler/icons-react';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
+import { useRecords } from '../records/records';
 import { looks, useChosen } from '../state/chosen';
-import { useRecords } from '../state/records';
 import styles from './Search.module.css';
 import type { Panel } from './useOpened';
 import { sideViews, views } from './views';
@@ -20,12 +20,13 @@ interface Props {
 export default function Search({ asked, onOpen }: Props) {
   const navigate = useNavigate();
   const choose = useChosen((state) => state.choose);
-  const { batteries, aircraft, shoots, undo, undoSteps } = useRecords();
+  const { batteries, aircraft, shoots, undo, undoSteps, redo, redoSteps } = useRecords();
   useEffect(() => {
     if (asked > 0) spotlight.open();
   }, [asked]);
   const nameOf = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
-  const last = undoSteps[undoSteps.length - 1];
+  const last = undoSteps.at(-1);
+  const next = redoSteps.at(-1);
   const groups: SpotlightActionGroupData[] = [
     {
       group: 'Views',
@@ -56,7 +57,7 @@ export default function Search({ asked, onOpen }: Props) {
           label: `${i + 1} ${shot.name}`,
           description: shoot.name,
           onClick: () => {
-            choose({ shootId: shoot.id, shotId: shot.id });
+            choose({ aircraftId: shoot.aircraftId, shootId: shoot.id, shotId: shot.id });
             void navigate('/swap-plan');
           },
         })),
@@ -75,7 +76,8 @@ export default function Search({ asked, onOpen }: Props) {
         { id: 'units', label: 'Units', rightSection: 'U', onClick: () => onOpen('units') },
         { id: 'keys', label: 'Keys', rightSection: '?', onClick: () => onOpen('keys') },
         ...looks.map((look) => ({ id: look, label: `Look: ${look}`, onClick: () => choose({ look }) })),
-        ...(last ? [{ id: 'undo', label: `Undo: ${last.label}`, onClick: () => void undo() }] : []),
+        ...(last ? [{ id: 'undo', label: `Undo: ${last.label}`, onClick: undo }] : []),
+        ...(next ? [{ id: 'redo', label: `Redo: ${next.label}`, onClick: redo }] : []),
       ],
     },
   ];

@@ -5,8 +5,8 @@ import { Outlet, useLocation, useNavigate } from 'react-router';
 import { Ribbon } from '../conditions/Ribbon';
 import { Guard } from '../parts/Guard';
 import { useKeys } from '../parts/keys';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
-import { useRecords } from '../state/records';
 import { Footer } from './Footer';
 import { Header } from './Header';
 import styles from './Shell.module.css';
@@ -26,7 +26,7 @@ const Search = lazy(() => import('./Search'));
 /** The frame of every view: folder tabs in working order, the ribbon of conditions, and the foot with saving and undo. */
 export function Shell() {
   const navigate = useNavigate();
-  const undo = useRecords((state) => state.undo);
+  const { undo, redo } = useRecords.getState();
   const look = useChosen((state) => state.look);
   const { pathname } = useLocation();
   const [searches, setSearches] = useState(0);
@@ -46,9 +46,11 @@ export function Shell() {
       t: () => open('record'),
       '?': () => open('keys'),
       '/': search,
-      'mod+Z': () => void undo(),
+      'mod+Z': undo,
+      'mod+shift+Z': redo,
+      'mod+Y': redo,
     }),
-    [navigate, open, undo, search],
+    [navigate, open, undo, redo, search],
   );
   useKeys(keys);
   // Also from within a field, where a letter with Ctrl means nothing else.
@@ -79,7 +81,7 @@ export function Shell() {
           <Failed />
         )}
       </div>
-      <Footer />
+      <Footer onOpen={open} />
       {all === 'ready' && (
         <Suspense fallback={null}>
           <Notices />

@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
-import { usualConditions } from '../conditions/usualConditions';
-import { type Loading, useRecords } from '../state/records';
+import { usualDay, usualPlace } from '../conditions/usualConditions';
+import { making } from '../records/changes';
+import { useRecords } from '../records/records';
+import type { Loading } from '../records/state';
 
 interface Loaded {
   /** What Minutes and the ribbon need. */
@@ -8,7 +10,7 @@ interface Loaded {
   readonly all: Loading;
 }
 
-/** Reads everything once at the start; an empty database gets conditions to begin with. */
+/** Reads everything once at the start; an empty database gets a place and a day to begin with. */
 export function useLoading(): Loaded {
   const first = useRecords((state) => state.loading);
   const rest = useRecords((state) => state.loadingRest);
@@ -24,11 +26,17 @@ function start(): Promise<void> {
   started ??= (async () => {
     const { load } = useRecords.getState();
     await load();
-    const { loading, conditions, add } = useRecords.getState();
-    if (loading === 'ready' && conditions.length === 0) {
-      await add('conditions', usualConditions(new Date()), 'conditions to begin with');
-      useRecords.setState({ undoSteps: [] });
-    }
+    beginIfEmpty();
   })();
   return started;
+}
+
+/** Nobody did that, so it is nothing to undo. */
+function beginIfEmpty(): void {
+  const { loading, days, fresh, doAll, undoSteps } = useRecords.getState();
+  if (loading !== 'ready' || days.length > 0) return;
+  const place = fresh('places', usualPlace);
+  const day = fresh('days', { ...usualDay(new Date()), placeId: place.id });
+  doAll([making('places', place), making('days', day)], 'a place and a day to begin with');
+  useRecords.setState({ undoSteps });
 }

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useEffect } from 'react';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 import styles from './Footer.module.css';
 
 const id = 'undo';
@@ -36,7 +36,7 @@ async function offer(label: string | null): Promise<void> {
     message: (
       <span className={styles.offer}>
         {capital(label)}: done.
-        <Button variant="default" onClick={() => void useRecords.getState().undo()}>
+        <Button variant="default" onClick={useRecords.getState().undo}>
           Undo
         </Button>
       </span>

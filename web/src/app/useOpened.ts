@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { useSearchParams } from 'react-router';
 
 /** What opens over any view, and closes back to it. */
-export const panels = ['conditions', 'record', 'units', 'keys'] as const;
+export const panels = ['conditions', 'record', 'versions', 'units', 'keys'] as const;
 export type Panel = (typeof panels)[number];
 
 /** Which panel is open; it stands in the address, so that going back closes it and a link may open it. */

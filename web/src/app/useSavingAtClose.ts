@@ -1,14 +1,30 @@
 import { useEffect } from 'react';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 
-/** What was typed a moment before the page is left is sent at once. */
+/** Looked at again after so long, it may have been changed elsewhere. */
+const oldMs = 20_000;
+
+/**
+ * What was typed a moment before the page is left is sent at once; when the server can be reached again, what waits is sent, and
+ * when the page is looked at again, what others changed is read.
+ */
 export function useSavingAtClose(): void {
   useEffect(() => {
-    const save = () => {
-      const { saving, saveAtOnce } = useRecords.getState();
-      if (saving !== 'saved') void saveAtOnce();
+    const { saveAtOnce, retry, refresh } = useRecords.getState();
+    let leftAt = Date.now();
+    const looks = () => {
+      if (document.visibilityState === 'hidden') leftAt = Date.now();
+      else if (Date.now() - leftAt > oldMs) void refresh();
     };
-    window.addEventListener('pagehide', save);
-    return () => window.removeEventListener('pagehide', save);
+    const leaves = () => void saveAtOnce();
+    const online = () => void retry();
+    window.addEventListener('pagehide', leaves);
+    window.addEventListener('online', online);
+    document.addEventListener('visibilitychange', looks);
+    return () => {
+      window.removeEventListener('pagehide', leaves);
+      window.removeEventListener('online', online);
+      document.removeEventListener('visibilitychange', looks);
+    };
   }, []);
 }

@@ -1,8 +1,9 @@
 import {
   type Asked,
-  type ConditionsContent,
-  type ConditionsRecord,
+  type DayAtPlace,
+  type DayContent,
   nameProblem,
+  type PlaceContent,
   ranges,
   readCoordinates,
   siteRanges,
@@ -23,16 +24,18 @@ import { QuantityField } from '../fields/QuantityField';
 import { fieldProps } from '../fields/shape';
 import { TextField } from '../fields/TextField';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
+import { useRecords } from '../records/records';
 import { atAnotherHour } from '../state/atTheHour';
 import { browserTimeZone, clockAt, sameClockTime } from '../state/clock';
 import { useConditions } from '../state/current';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import styles from './ConditionsDrawer.module.css';
 import { DayStrip } from './DayStrip';
 import { GroundCards } from './GroundCards';
 import { zonesToChoose } from './timeZones';
 import { WeatherSources } from './WeatherSources';
+import { WhichDay } from './WhichDay';
+import { WhichPlace } from './WhichPlace';
 import { WindByHeight } from './WindByHeight';
 
 /** Place, hour and weather; everything on the page follows at once. */
@@ -47,13 +50,14 @@ export function ConditionsDrawer({ opened, onClose }: PanelProps) {
 }
 
 interface FormProps {
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 function ConditionsForm({ conditions }: FormProps) {
   const [asked, setAsked] = useState<readonly Asked[]>([]);
   return (
     <>
+      <WhichDay conditions={conditions} />
       <DayStrip conditions={conditions} />
       <div className={styles.columns}>
         <div>
@@ -76,20 +80,20 @@ function ConditionsForm({ conditions }: FormProps) {
 function PlaceFields({ conditions }: FormProps) {
   const edit = useRecords((state) => state.edit);
   const { site, weather } = conditions;
-  const change = (part: Partial<ConditionsContent>, label: string) =>
-    edit('conditions', conditions.id, part, label);
-  const changeSite = (part: Partial<NonNullable<typeof site>>, label: string) =>
-    change({ site: { ...site, ...part } }, label);
+  const change = (part: Partial<PlaceContent>, label: string) =>
+    edit('places', conditions.placeId, part, label);
+  const changeDay = (part: Partial<DayContent>, label: string) => edit('days', conditions.id, part, label);
   const clock = clockAt(conditions);
   const moveTo = useMoving(conditions);
   const note = clock.note(conditions.at);
   return (
     <PanelPart title="Place and hour">
+      <WhichPlace conditions={conditions} />
       <TextField
         label="Place"
         value={conditions.place}
         problem={(text) => nameProblem('Place', text)}
-        onChange={(place) => change({ place }, 'place')}
+        onChange={(name) => change({ name }, 'place')}
       />
       <TextField
         label="Coordinates"
@@ -108,7 +112,7 @@ function PlaceFields({ conditions }: FormProps) {
         hint={note ?? undefined}
         value={clock.field(conditions.at)}
         onChange={(text) =>
-          change(atAnotherHour(conditions, clock.read(text) ?? conditions.at), 'day and hour')
+          changeDay(atAnotherHour(conditions, clock.read(text) ?? conditions.at), 'day and hour')
         }
       />
       <Select
@@ -126,25 +130,25 @@ function PlaceFields({ conditions }: FormProps) {
       <QuantityField
         quantity={ranges.conditions.elevationM}
         value={weather.elevationM}
-        onChange={(elevationM) => change({ weather: { ...weather, elevationM } }, 'ground elevation')}
+        onChange={(elevationM) => change({ elevationM }, 'ground elevation')}
       />
       <QuantityField
         quantity={siteRanges.tallestM}
         value={site?.tallestM ?? null}
         assumed={null}
         hint="tree, mast or roof near the way home"
-        onChange={(tallestM) => changeSite({ tallestM }, 'tallest thing')}
+        onChange={(tallestM) => change({ tallestM }, 'tallest thing')}
       />
       <QuantityField
         quantity={siteRanges.ceilingM}
         value={site?.ceilingM ?? null}
         assumed={usualCeilingM}
         hint="as your local rules give it"
-        onChange={(ceilingM) => changeSite({ ceilingM }, 'local ceiling')}
+        onChange={(ceilingM) => change({ ceilingM }, 'local ceiling')}
       />
       <GroundCards
         roughnessM={weather.roughnessM ?? usualRoughnessM}
-        onChange={(roughnessM) => change({ weather: { ...weather, roughnessM } }, 'kind of ground')}
+        onChange={(roughnessM) => change({ roughnessM }, 'kind of ground')}
       />
     </PanelPart>
   );
@@ -152,19 +156,24 @@ function PlaceFields({ conditions }: FormProps) {
 
 const timeZones = zonesToChoose();
 
-/** Another place or zone: what its clocks showed they go on showing, here and where a shoot begins. */
-function useMoving(conditions: ConditionsRecord) {
-  const { editEach, shoots } = useRecords();
-  const { site } = conditions;
-  return (part: Partial<NonNullable<typeof site>>, label: string) => {
+/** Another place or zone: what its clocks showed they go on showing, on its days and where their shoots begin. */
+function useMoving(conditions: DayAtPlace) {
+  const { editEach, shoots, days } = useRecords();
+  const { site, placeId } = conditions;
+  return (part: Pick<PlaceContent, 'coordinates' | 'timeZone'>, label: string) => {
     const next = { ...site, ...part };
     if (next.coordinates) rememberZone(next.coordinates, timeZoneAt(next.coordinates));
     const [from, to] = [clockAt(conditions), clockAt({ site: next })];
-    const at = sameClockTime(conditions.at, from, to);
-    const begun = from.timeZone === to.timeZone ? [] : shoots;
+    const here = from.timeZone === to.timeZone ? [] : days.filter((day) => day.placeId === placeId);
+    const begun = shoots.filter(({ dayId }) => here.some(({ id }) => id === dayId));
     editEach(
       [
-        { kind: 'conditions', id: conditions.id, content: { site: next, at } },
+        { kind: 'places', id: placeId, content: part },
+        ...here.map(({ id, at }) => ({
+          kind: 'days' as const,
+          id,
+          content: { at: sameClockTime(at, from, to) },
+        })),
         ...begun.map(({ id, startsAt }) => ({
           kind: 'shoots' as const,
           id,
@@ -193,10 +202,20 @@ function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
   const { write } = useWriter();
   const { weather } = conditions;
   const { wind } = weather;
-  const change = (part: Partial<typeof weather>, label: string) =>
-    edit('conditions', conditions.id, { weather: { ...weather, ...part }, weatherFrom: null }, label);
+  const change = (part: Partial<DayContent['weather']>, label: string) =>
+    edit(
+      'days',
+      conditions.id,
+      (now) => ({ weather: { ...now.weather, ...part }, weatherFrom: null }),
+      label,
+    );
   const changeWind = (part: Partial<typeof wind>, label: string) =>
-    change({ wind: { ...wind, ...part } }, label);
+    edit(
+      'days',
+      conditions.id,
+      ({ weather: now }) => ({ weather: { ...now, wind: { ...now.wind, ...part } }, weatherFrom: null }),
+      label,
+    );
   const askFor = (one: Asked) => (asked.includes(one) ? 'the report did not give it: enter it' : undefined);
   return (
     <>

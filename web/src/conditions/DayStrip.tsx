@@ -1,11 +1,11 @@
-import type { ConditionsRecord } from '@acorn-tally/core';
+import type { DayAtPlace } from '@acorn-tally/core';
 import { Button, Slider } from '@mantine/core';
 import { useMemo } from 'react';
 import { LightBand } from '../parts/LightBand';
 import { Note } from '../parts/Note';
+import { useRecords } from '../records/records';
 import { atAnotherHour } from '../state/atTheHour';
 import { clockAt } from '../state/clock';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import styles from './DayStrip.module.css';
 import {
@@ -20,7 +20,7 @@ import {
 } from './dayStrip';
 
 interface Props {
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 const stepMin = 10;
@@ -42,8 +42,7 @@ export function DayStrip({ conditions }: Props) {
   );
   const light = lights.find(({ fromMin, toMin }) => minute >= fromMin && minute < toMin)?.light;
 
-  const goTo = (next: string) =>
-    edit('conditions', conditions.id, atAnotherHour(conditions, next), 'day and hour');
+  const goTo = (next: string) => edit('days', conditions.id, atAnotherHour(conditions, next), 'day and hour');
   const scrub = (to: number) => goTo(clock.read(`${day} ${clockOfMinute(to)}`) ?? at);
   const { wind } = weather;
   const note = clock.note(at);

@@ -1,11 +1,12 @@
 import {
   type Asked,
   askedAfter,
-  type ConditionsRecord,
+  type DayAtPlace,
   type HourlyRows,
   type HourlyWeather,
   type MetarReading,
   type Outcome,
+  parted,
   practiceStation,
   readHourlyCsv,
   type WeatherSource,
@@ -24,15 +25,15 @@ import { saveFile } from '../parts/saveFile';
 import { useBusy } from '../parts/useBusy';
 import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
+import { useRecords } from '../records/records';
 import { clockAt, useClock } from '../state/clock';
 import { useDraft } from '../state/drafts';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { MetarPaste } from './MetarPaste';
 import styles from './Told.module.css';
 
 interface Props {
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   /** What a report lacked, and the pilot has to enter. */
   readonly onAsk: (asked: readonly Asked[]) => void;
 }
@@ -55,17 +56,13 @@ export function WeatherSources({ conditions, onAsk }: Props) {
 
   const takeReport = (reading: MetarReading) => {
     const weatherFrom = { name: reading.station, practice: reading.station === practiceStation };
-    edit(
-      'conditions',
-      conditions.id,
-      { weather: weatherFromMetar(reading, weather), weatherFrom },
-      'the report',
-    );
+    const told = parted(weatherFromMetar(reading, weather)).weather;
+    edit('days', conditions.id, { weather: told, weatherFrom }, 'the report');
     setMetar(null);
     onAsk(askedAfter(reading));
   };
   const takeHours = (rows: readonly HourlyWeather[] | null, from: WeatherSource | null) => {
-    edit('conditions', conditions.id, { hours: rows, hoursFrom: from }, 'the hourly rows');
+    edit('days', conditions.id, { hours: rows, hoursFrom: from }, 'the hourly rows');
     setFile(null);
     setMadeUp(null);
   };

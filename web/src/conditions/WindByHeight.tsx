@@ -1,4 +1,4 @@
-import type { ConditionsRecord } from '@acorn-tally/core';
+import type { DayAtPlace } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { airAt } from '../answers/air';
 import { Say } from '../fields/Say';
@@ -12,7 +12,7 @@ import styles from './WindByHeight.module.css';
 const usualHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
 
 /** The wind as it grows with height, as bars: the part a pilot on the ground does not feel. */
-export function WindByHeight({ conditions }: { readonly conditions: ConditionsRecord }) {
+export function WindByHeight({ conditions }: { readonly conditions: DayAtPlace }) {
   const { write } = useWriter();
   const aircraft = useAircraft();
   const workingM = aircraft?.flight.heightM ?? null;

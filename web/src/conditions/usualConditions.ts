@@ -1,14 +1,14 @@
-import type { ConditionsContent } from '@acorn-tally/core';
+import type { DayContent, PlaceContent } from '@acorn-tally/core';
 
-/** What a new database begins with: a mild day with a light wind, as a forecast for 10 m gives it. */
-export function usualConditions(now: Date): ConditionsContent {
+/** What a new database begins with: open ground at the sea, */
+export const usualPlace: PlaceContent = { name: 'My site', elevationM: 0, roughnessM: 0.1 };
+
+/** and a mild day with a light wind, as a forecast for 10 m gives it. */
+export function usualDay(now: Date): Omit<DayContent, 'placeId'> {
   return {
-    place: 'My site',
     at: now.toISOString(),
     weather: {
       airTemperatureC: 15,
-      elevationM: 0,
-      roughnessM: 0.1,
       wind: { speedMps: 3, gustMps: null, fromDeg: 240, readingHeightM: 10 },
     },
   };

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 
 /** A text as it is typed into a field. */
 export interface TypedText<Value> {
@@ -33,13 +33,17 @@ export function useTyped<Value>(value: Value, onChange: (value: Value) => void):
     if (!undone && typing.told !== typing.before) onChange(typing.before);
     typing.told = typing.before;
   };
+  const end = () => {
+    if (begun.current) useRecords.getState().endTyping();
+    begun.current = null;
+  };
   return {
     text,
     type: (next, said) => {
       begun.current ??= {
         before: value,
         told: value,
-        stepBefore: useRecords.getState().sealUndo(),
+        stepBefore: useRecords.getState().beginTyping(),
         isKept: false,
       };
       setText(next);
@@ -51,10 +55,8 @@ export function useTyped<Value>(value: Value, onChange: (value: Value) => void):
     },
     drop: () => {
       setText(null);
-      begun.current = null;
+      end();
     },
-    leave: () => {
-      begun.current = null;
-    },
+    leave: end,
   };
 }

@@ -4,14 +4,15 @@ import {
   aircraftRanges,
   type Battery,
   batteryRanges,
-  type ConditionsRecord,
   classTemplates,
+  type DayAtPlace,
   estimate,
   minutesAndSeconds,
   nameProblem,
   type Quantity,
   ranges,
   usualKeeping,
+  type Weather,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useForm } from '@mantine/form';
@@ -28,12 +29,12 @@ import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
 import { classInWords } from '../parts/kitWords';
 import { Note } from '../parts/Note';
-import { useBusy } from '../parts/useBusy';
 import { Wrong } from '../parts/Wrong';
+import { making } from '../records/changes';
+import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useDraft } from '../state/drafts';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import styles from './FirstSteps.module.css';
 
@@ -71,7 +72,7 @@ function begin(): Draft {
 }
 
 /** An empty kit leads in three steps from the box to the first strip; what is typed stays when going back, and after a reload. */
-export default function FirstSteps({ conditions }: { readonly conditions: ConditionsRecord }) {
+export default function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) {
   const [draft, keepDraft] = useDraft('first steps', begin);
   const form = useForm<Draft>({
     mode: 'controlled',
@@ -81,10 +82,9 @@ export default function FirstSteps({ conditions }: { readonly conditions: Condit
   });
   const element = useRef<HTMLFormElement>(null);
   const { step, name, className, spec, pack, count } = form.values;
-  const { add, edit } = useRecords();
+  const { fresh, doAll } = useRecords.getState();
   const choose = useChosen((state) => state.choose);
   const navigate = useNavigate();
-  const { busy, run } = useBusy();
   const { write } = useWriter();
   const shownStep = useRef(step);
   useEffect(() => {
@@ -97,29 +97,27 @@ export default function FirstSteps({ conditions }: { readonly conditions: Condit
     const template = classTemplates.find((one) => one.name === picked);
     form.setValues({ className: picked, spec: template?.spec, pack: template?.pack });
   };
-  const finish = () =>
-    run(async () => {
-      const content = aircraftOfClass({ spec, pack }, name);
-      const made = await add('aircraft', content, `adding ${name}`);
-      for (let i = 1; i <= count; i++) {
-        const label = `${name} ${i}`;
-        await add(
-          'batteries',
-          { aircraftId: made.id, label, pack, keeping: usualKeeping },
-          `adding ${label}`,
-        );
-      }
-      keepDraft(null);
-      choose({ aircraftId: made.id, batteryId: null });
-      void navigate('/minutes');
-    });
+  const finish = () => {
+    const made = fresh('aircraft', aircraftOfClass({ spec, pack }, name));
+    const batteries = Array.from({ length: count }, (_, i) =>
+      fresh('batteries', { aircraftId: made.id, label: `${name} ${i + 1}`, pack, keeping: usualKeeping }),
+    );
+    doAll(
+      [making('aircraft', made), ...batteries.map((battery) => making('batteries', battery))],
+      `setting up ${name}`,
+      { offered: true, apart: true },
+    );
+    keepDraft(null);
+    choose({ aircraftId: made.id, batteryId: null });
+    void navigate('/minutes');
+  };
   /** What a field says is wrong with its text, the form does not know. */
   const firstWrong = () => element.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
   const goOn = () => {
     const wrong = firstWrong();
     if (wrong) return wrong.focus();
     if (step < stepNames.length - 1) form.setFieldValue('step', step + 1);
-    else void finish();
+    else finish();
   };
   return (
     <main className={styles.first}>
@@ -174,7 +172,7 @@ export default function FirstSteps({ conditions }: { readonly conditions: Condit
             <QuantityField quantity={packCount} {...inForm(form, 'count')} />
           </>
         )}
-        {step === 2 && <TheDay conditions={conditions} edit={edit} />}
+        {step === 2 && <TheDay conditions={conditions} />}
         <FirstStrip spec={spec} pack={pack} conditions={conditions} name={name} />
         <div className={styles.buttons}>
           {step > 0 && (
@@ -182,9 +180,7 @@ export default function FirstSteps({ conditions }: { readonly conditions: Condit
               Back
             </Button>
           )}
-          <Button type="submit" loading={busy}>
-            {step < stepNames.length - 1 ? 'Next' : 'Show my minutes'}
-          </Button>
+          <Button type="submit">{step < stepNames.length - 1 ? 'Next' : 'Show my minutes'}</Button>
         </div>
       </form>
     </main>
@@ -192,15 +188,15 @@ export default function FirstSteps({ conditions }: { readonly conditions: Condit
 }
 
 interface DayProps {
-  readonly conditions: ConditionsRecord;
-  readonly edit: ReturnType<typeof useRecords.getState>['edit'];
+  readonly conditions: DayAtPlace;
 }
 
-function TheDay({ conditions, edit }: DayProps) {
+function TheDay({ conditions }: DayProps) {
   const { write } = useWriter();
+  const edit = useRecords((state) => state.edit);
   const { weather } = conditions;
-  const change = (part: Partial<typeof weather>, label: string) =>
-    edit('conditions', conditions.id, { weather: { ...weather, ...part } }, label);
+  const change = (part: Partial<Weather>, label: string) =>
+    edit('days', conditions.id, (now) => ({ weather: { ...now.weather, ...part } }), label);
   return (
     <>
       <Note>Guess now, and change it any time: the conditions stand on every view.</Note>
@@ -218,7 +214,7 @@ function TheDay({ conditions, edit }: DayProps) {
       <QuantityField
         quantity={ranges.conditions.elevationM}
         value={weather.elevationM}
-        onChange={(elevationM) => change({ elevationM }, 'ground elevation')}
+        onChange={(elevationM) => edit('places', conditions.placeId, { elevationM }, 'ground elevation')}
       />
     </>
   );
@@ -227,7 +223,7 @@ function TheDay({ conditions, edit }: DayProps) {
 interface StripProps {
   readonly spec: Aircraft;
   readonly pack: Battery;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly name: string;
 }
 

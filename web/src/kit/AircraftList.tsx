@@ -1,4 +1,10 @@
-import { type AircraftRecord, aircraftOfClass, classTemplates, usualKeeping } from '@acorn-tally/core';
+import {
+  type AircraftRecord,
+  aircraftOfClass,
+  classTemplates,
+  nameLength,
+  usualKeeping,
+} from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { IconCopy, IconFileDescription, IconPlane, IconPlaneOff, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
@@ -8,9 +14,10 @@ import { Chosen } from '../parts/Desk';
 import { classInWords } from '../parts/kitWords';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
-import { useBusy } from '../parts/useBusy';
+import { useRemoval } from '../parts/useRemoval';
+import { making } from '../records/changes';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import styles from './AircraftList.module.css';
 
@@ -21,29 +28,31 @@ interface Props {
 
 /** Every aircraft, retired ones last; the chosen one has its sheet, can be copied, retired and removed. */
 export function AircraftList({ chosen, onOpenSheet }: Props) {
-  const { aircraft, add, edit, remove } = useRecords();
+  const { aircraft, add, edit } = useRecords();
+  const remove = useRemoval();
   const choose = useChosen((state) => state.choose);
   const { write } = useWriter();
-  const { busy, run } = useBusy();
   const inOrder = [...aircraft].sort((a, b) => Number(!!a.retiredOn) - Number(!!b.retiredOn));
-  const copyIt = () =>
-    run(async () => {
-      const { name, spec, flight, policy } = chosen;
-      const copy = `${name} copy`.slice(0, 60);
-      const made = await add(
-        'aircraft',
-        { name: copy, spec: { ...spec, name: copy }, flight, policy },
-        `copying ${name}`,
-      );
-      choose({ aircraftId: made.id, batteryId: null });
-    });
+  const copyIt = () => {
+    const { name, spec, flight, policy } = chosen;
+    const copy = `${name} copy`.slice(0, nameLength.max);
+    const content = { name: copy, spec: { ...spec, name: copy }, flight, policy };
+    choose({ aircraftId: add('aircraft', content, `copying ${name}`).id, batteryId: null });
+  };
   const retire = () =>
     edit(
       'aircraft',
       chosen.id,
       { retiredOn: chosen.retiredOn ? null : new Date().toISOString() },
       chosen.retiredOn ? `bringing back ${chosen.name}` : `retiring ${chosen.name}`,
-      { offered: true },
+      { offered: true, apart: true },
+    );
+  const removeIt = () =>
+    remove(
+      'aircraft',
+      [chosen.id],
+      chosen.name,
+      chosen.retiredOn ? undefined : { label: `Retire ${chosen.name}`, run: retire },
     );
   return (
     <>
@@ -68,7 +77,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
                   <LinkButton onClick={onOpenSheet}>
                     <IconFileDescription size={15} aria-hidden /> Spec sheet
                   </LinkButton>
-                  <LinkButton onClick={() => void copyIt()} disabled={busy}>
+                  <LinkButton onClick={copyIt}>
                     <IconCopy size={15} aria-hidden /> Copy
                   </LinkButton>
                   <LinkButton onClick={retire}>
@@ -79,10 +88,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
                     )}{' '}
                     {one.retiredOn ? 'Fly again' : 'Retire'}
                   </LinkButton>
-                  <LinkButton
-                    disabled={busy}
-                    onClick={() => void run(() => remove('aircraft', one.id, `removing ${one.name}`))}
-                  >
+                  <LinkButton onClick={removeIt}>
                     <IconTrash size={15} aria-hidden /> Remove
                   </LinkButton>
                 </div>
@@ -98,24 +104,22 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
 
 /** A new aircraft begins as its class with typical figures, marked as such, and one pack of that class. */
 function AddAircraft() {
-  const { aircraft, add } = useRecords();
+  const { aircraft, fresh, doAll } = useRecords();
   const { write } = useWriter();
   const choose = useChosen((state) => state.choose);
   const [name, setName] = useState<string>(classTemplates[1]?.name ?? '');
-  const { busy, run } = useBusy();
   const template = classTemplates.find((one) => one.name === name);
-  const addIt = () =>
-    run(async () => {
-      if (!template) return;
-      const own = `Aircraft ${aircraft.length + 1}`;
-      const made = await add('aircraft', aircraftOfClass(template, own), `adding ${own}`);
-      await add(
-        'batteries',
-        { aircraftId: made.id, label: `${own} 1`, pack: template.pack, keeping: usualKeeping },
-        `adding the first battery of ${own}`,
-      );
-      choose({ aircraftId: made.id, batteryId: null });
+  const addIt = () => {
+    if (!template) return;
+    const own = `Aircraft ${aircraft.length + 1}`;
+    const made = fresh('aircraft', aircraftOfClass(template, own));
+    const first = { aircraftId: made.id, label: `${own} 1`, pack: template.pack, keeping: usualKeeping };
+    doAll([making('aircraft', made), making('batteries', fresh('batteries', first))], `adding ${own}`, {
+      offered: true,
+      apart: true,
     });
+    choose({ aircraftId: made.id, batteryId: null });
+  };
   return (
     <Chosen title="Add an aircraft">
       <ChoiceField
@@ -125,9 +129,7 @@ function AddAircraft() {
         onChange={setName}
       />
       <Note>It starts with figures typical of its class. Write what your own box says over them.</Note>
-      <Button onClick={() => void addIt()} disabled={busy}>
-        Add an aircraft
-      </Button>
+      <Button onClick={addIt}>Add an aircraft</Button>
     </Chosen>
   );
 }

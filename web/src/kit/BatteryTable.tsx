@@ -1,7 +1,7 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   flyingOrder,
   isFlown,
   takeoffCharge,
@@ -35,7 +35,7 @@ interface Props {
   readonly aircraft: readonly AircraftRecord[];
   readonly batteries: readonly BatteryRecord[];
   readonly chosen: AircraftRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 type Whose = 'chosen' | 'all';
@@ -187,7 +187,7 @@ const sortWords: Record<string, 'ascending' | 'descending' | 'none'> = {
 function linesOf(
   batteries: readonly BatteryRecord[],
   aircraft: readonly AircraftRecord[],
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
 ): Line[] {
   const packs = batteries.map((battery) => packAtTheHour(battery, conditions));
   const flown = batteries.flatMap(({ keeping }, i) => (isFlown(keeping) ? [i] : []));

@@ -2,9 +2,9 @@ import {
   type AircraftRecord,
   type Charger,
   type ChargerRecord,
-  type ConditionsRecord,
   chargerRanges,
   chargingRound,
+  type DayAtPlace,
   minutesAndSeconds,
   nameProblem,
   powerSources,
@@ -19,19 +19,19 @@ import { TextField } from '../fields/TextField';
 import { Headline } from '../parts/Headline';
 import { IconButton } from '../parts/IconButton';
 import { Note } from '../parts/Note';
-import { useBusy } from '../parts/useBusy';
+import { useRemoval } from '../parts/useRemoval';
 import { Wide } from '../parts/Wide';
+import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { type Clock, useClock } from '../state/clock';
 import { useFlownBatteriesOf } from '../state/current';
-import { useRecords } from '../state/records';
 import styles from './ChargerTable.module.css';
 import table from './KitTable.module.css';
 
 interface Props {
   readonly chosen: AircraftRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 const usualCharger: Charger = { atOnce: 1, emptyToFullS: 54 * 60, power: 'mains' };
@@ -39,7 +39,6 @@ const usualCharger: Charger = { atOnce: 1, emptyToFullS: 54 * 60, power: 'mains'
 /** The chargers, and how long each would take with all packs of the chosen aircraft. */
 export function ChargerTable({ chosen, conditions }: Props) {
   const { chargers, add } = useRecords();
-  const { busy, run } = useBusy();
   const batteries = useFlownBatteriesOf(chosen.id);
   const packs = batteries
     .map((battery) => ({
@@ -47,18 +46,17 @@ export function ChargerTable({ chosen, conditions }: Props) {
       charge: takeoffCharge(packAtTheHour(battery, conditions), likeliest(chosen.id)),
     }))
     .filter(({ charge }) => charge < fullEnough);
-  const addIt = () =>
-    run(async () => {
-      const name = chargers.length === 0 ? 'My charger' : `Charger ${chargers.length + 1}`;
-      await add('chargers', { name, charger: usualCharger }, `adding ${name}`);
-    });
+  const addIt = () => {
+    const name = chargers.length === 0 ? 'My charger' : `Charger ${chargers.length + 1}`;
+    add('chargers', { name, charger: usualCharger }, `adding ${name}`);
+  };
   return (
     <section className={styles.chargers} aria-label="Chargers">
       <Headline
         second
         title="Chargers"
         end={
-          <Button variant="default" onClick={() => void addIt()} disabled={busy}>
+          <Button variant="default" onClick={addIt}>
             Add a charger
           </Button>
         }
@@ -110,12 +108,12 @@ interface RowProps {
 }
 
 function ChargerRow({ record, packs, from }: RowProps) {
-  const { edit, remove } = useRecords();
-  const { busy, run } = useBusy();
+  const edit = useRecords((state) => state.edit);
+  const remove = useRemoval();
   const clock = useClock();
   const { name, charger } = record;
   const change = (part: Partial<Charger>, what: string) =>
-    edit('chargers', record.id, { charger: { ...charger, ...part } }, `${what} of ${name}`);
+    edit('chargers', record.id, (now) => ({ charger: { ...now.charger, ...part } }), `${what} of ${name}`);
   const [landed] = chargingRound(charger, [{ label: '', charge: 0.25 }]);
   return (
     <Table.Tr>
@@ -175,8 +173,7 @@ function ChargerRow({ record, packs, from }: RowProps) {
         <IconButton
           icon={IconTrash}
           label={`Remove ${name}`}
-          disabled={busy}
-          onClick={() => void run(() => remove('chargers', record.id, `removing ${name}`))}
+          onClick={() => remove('chargers', [record.id], name)}
         />
       </Table.Td>
     </Table.Tr>

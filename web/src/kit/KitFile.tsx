@@ -15,10 +15,10 @@ import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { PanelPart, SidePanel } from '../parts/SidePanel';
 import { saveFile } from '../parts/saveFile';
-import { useBusy } from '../parts/useBusy';
 import { Wrong } from '../parts/Wrong';
+import { edited, making } from '../records/changes';
+import { useRecords } from '../records/records';
 import { useClock } from '../state/clock';
-import { useRecords } from '../state/records';
 import styles from './KitFile.module.css';
 
 interface Props {
@@ -81,8 +81,7 @@ interface PreviewProps extends Omit<Props, 'usual'> {
 }
 
 function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
-  const { add, editAll } = useRecords();
-  const { busy, run } = useBusy();
+  const { fresh: newRecord, doAll } = useRecords.getState();
   if (!read.outcome.ok) {
     return (
       <Wrong>
@@ -92,22 +91,18 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
   }
   const { lines, problems } = read.outcome.value;
   const { fresh, known, strange } = sorted(lines, aircraft, batteries);
-  const take = () =>
-    run(async () => {
-      editAll(
-        'batteries',
-        known.map(({ battery, line }) => ({
-          id: battery.id,
-          content: { pack: line.pack, keeping: line.keeping },
-        })),
-        `importing ${read.name}`,
-      );
-      for (const { owner, line } of fresh) {
-        const { label, pack, keeping } = line;
-        await add('batteries', { aircraftId: owner.id, label, pack, keeping }, `adding ${label}`);
-      }
-      onClose();
-    });
+  const take = () => {
+    const written = known.flatMap(
+      ({ battery, line }) =>
+        edited(useRecords.getState(), 'batteries', battery.id, { pack: line.pack, keeping: line.keeping }) ??
+        [],
+    );
+    const made = fresh.map(({ owner, line: { label, pack, keeping } }) =>
+      making('batteries', newRecord('batteries', { aircraftId: owner.id, label, pack, keeping })),
+    );
+    doAll([...written, ...made], `importing ${read.name}`, { offered: true, apart: true });
+    onClose();
+  };
   const count = fresh.length + known.length;
   return (
     <>
@@ -132,7 +127,7 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
           </div>
         </PanelPart>
       )}
-      <Button fullWidth mt="md" onClick={() => void take()} loading={busy} disabled={count === 0}>
+      <Button fullWidth mt="md" onClick={take} disabled={count === 0}>
         {count === 1 ? 'Take one battery' : `Take ${count} batteries`}
       </Button>
     </>

@@ -2,8 +2,8 @@ import { type AircraftRecord, type BatteryRecord, isFlown } from '@acorn-tally/c
 import { Button, Tooltip } from '@mantine/core';
 import { AddBattery } from '../parts/AddBattery';
 import { Fields } from '../parts/Fields';
-import { useBusy } from '../parts/useBusy';
-import { useRecords } from '../state/records';
+import { useRemoval } from '../parts/useRemoval';
+import { useRecords } from '../records/records';
 import { type QuickAction, quickActions } from './quickActions';
 import styles from './SelectionBar.module.css';
 
@@ -15,8 +15,8 @@ interface Props {
 
 /** What can be done to the chosen packs at once, each as one step to undo. */
 export function SelectionBar({ aircraft, selected, onDone }: Props) {
-  const { editAll, remove } = useRecords();
-  const { busy, run } = useBusy();
+  const editAll = useRecords((state) => state.editAll);
+  const remove = useRemoval();
   const names = selected.length === 1 ? selected[0]?.label : `${selected.length} batteries`;
   const grounded = selected.filter(({ keeping }) => !isFlown(keeping));
   const act = (action: QuickAction) => {
@@ -29,11 +29,19 @@ export function SelectionBar({ aircraft, selected, onDone }: Props) {
     );
     onDone();
   };
-  const removeAll = () =>
-    run(async () => {
-      for (const { id, label } of selected) await remove('batteries', id, `removing ${label}`);
-      onDone();
-    });
+  const retire = () => {
+    editAll(
+      'batteries',
+      selected.map(({ id, keeping }) => ({ id, content: { keeping: { ...keeping, state: 'retired' } } })),
+      `retiring ${names}`,
+    );
+    onDone();
+  };
+  const removeAll = () => {
+    const ids = selected.map(({ id }) => id);
+    const name = selected.length === 1 ? (selected[0]?.label ?? '') : `${selected.length} batteries`;
+    if (remove('batteries', ids, name, { label: `Retire ${name}`, run: retire })) onDone();
+  };
   return (
     <Fields className={styles.actions} label="With the chosen batteries">
       <AddBattery aircraft={aircraft} />
@@ -52,7 +60,7 @@ export function SelectionBar({ aircraft, selected, onDone }: Props) {
           </Button>
         </Tooltip>
       ))}
-      <Button variant="default" disabled={selected.length === 0 || busy} onClick={() => void removeAll()}>
+      <Button variant="default" disabled={selected.length === 0} onClick={removeAll}>
         Remove
       </Button>
       <span className={styles.count} role="status">

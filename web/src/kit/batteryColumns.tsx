@@ -3,7 +3,7 @@ import {
   type BatteryRecord,
   type BatteryState,
   batteryStates,
-  type ConditionsRecord,
+  type DayAtPlace,
   isFlown,
   keptPlaces,
   nameProblem,
@@ -18,9 +18,9 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { chargeInWords, keptPlaceOf, placeNames, storageInWords, whenInWords } from '../parts/kitWords';
+import { useRecords } from '../records/records';
 import { believedHealth, likeliest } from '../state/belief';
 import { clockAt, useClock } from '../state/clock';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { usePackEdit } from '../state/usePackEdit';
 import styles from './KitTable.module.css';
@@ -35,7 +35,7 @@ export interface Line {
 }
 
 /** What a row shows and how it sorts; each cell edits in place. */
-export function columnsFor(conditions: ConditionsRecord, withAircraft: boolean): ColumnDef<Line>[] {
+export function columnsFor(conditions: DayAtPlace, withAircraft: boolean): ColumnDef<Line>[] {
   const column = (
     id: string,
     header: string,
@@ -232,7 +232,7 @@ function NowCell({ battery, packNow, at }: Line & { readonly at: string }) {
 
 interface KeptProps extends CellProps {
   readonly packNow: BatteryRecord['pack'];
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 function KeptCell({ battery, packNow, conditions }: KeptProps) {

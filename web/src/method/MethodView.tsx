@@ -1,7 +1,7 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   estimate,
   explain,
   minutesAndSeconds,
@@ -108,7 +108,7 @@ function Chooser({ aircraft, batteries, battery }: ChooserProps) {
 interface ToldProps {
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 function Told({ aircraft, battery, conditions }: ToldProps) {

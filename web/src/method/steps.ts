@@ -2,8 +2,8 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   boxTemperatureC,
-  type ConditionsRecord,
   confidenceOf,
+  type DayAtPlace,
   type Estimate,
   type Explanation,
   minutesAndSeconds,
@@ -25,7 +25,7 @@ export interface Step {
 export interface Told {
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly estimate: Estimate;
   readonly explained: Explanation;
   /** What is planned; null while it is being reckoned. */

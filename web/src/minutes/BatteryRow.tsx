@@ -4,7 +4,7 @@ import {
   type Battery,
   type BatteryRecord,
   type Caution,
-  type ConditionsRecord,
+  type DayAtPlace,
   type Estimate,
   keptPlaces,
   minutesAndSeconds,
@@ -27,12 +27,12 @@ import { TextField } from '../fields/TextField';
 import { Fields } from '../parts/Fields';
 import { IconButton } from '../parts/IconButton';
 import { keptPlaceOf, placeNames } from '../parts/kitWords';
-import { useBusy } from '../parts/useBusy';
 import { usePhone } from '../parts/usePhone';
+import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
+import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { believedHealth, likeliest } from '../state/belief';
-import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
 import { usePackEdit } from '../state/usePackEdit';
 import type { DrawnAnswer } from '../workers/calculator';
@@ -46,7 +46,7 @@ interface Props {
   readonly fresh: boolean;
   readonly boxS: number;
   readonly chosen: boolean;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly onChoose: () => void;
 }
 
@@ -144,16 +144,15 @@ function Flag({ advice }: { readonly advice: readonly Advice[] }) {
 
 interface FieldsProps {
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 /** What changes from day to day; the rest of the label is in Kit. */
 export const BatteryFields = memo(function BatteryFields({ battery, conditions }: FieldsProps) {
   const packNow = packAtTheHour(battery, conditions);
-  const remove = useRecords((state) => state.remove);
+  const remove = useRemoval();
   const edit = useRecords((state) => state.edit);
   const { changePack, change } = usePackEdit(battery);
-  const { run } = useBusy();
   const { pack, keeping } = battery;
   const fields = ranges.battery;
   const keptAt = keptPlaceOf(battery);
@@ -221,7 +220,12 @@ export const BatteryFields = memo(function BatteryFields({ battery, conditions }
       <IconButton
         icon={IconTrash}
         label={`Remove ${battery.label}`}
-        onClick={() => void run(() => remove('batteries', battery.id, `removing ${battery.label}`))}
+        onClick={() =>
+          remove('batteries', [battery.id], battery.label, {
+            label: `Retire ${battery.label}`,
+            run: () => change({ keeping: { state: 'retired' } }, 'state'),
+          })
+        }
       />
     </Fields>
   );

@@ -3,7 +3,7 @@ import {
   asPlanned,
   type Band,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type Estimate,
   type EstimateRequest,
   minutesAndSeconds,
@@ -29,7 +29,7 @@ import { WhatIfs } from './WhatIfs';
 interface Props {
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly request: EstimateRequest;
   readonly estimate: Estimate;
   /** What the draws said last; null before they have said anything. */

@@ -14,9 +14,9 @@ import { QuantityField } from '../fields/QuantityField';
 import { Chosen } from '../parts/Desk';
 import { LinkButton } from '../parts/LinkButton';
 import { useTouched } from '../parts/useTouched';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useFleet } from '../state/current';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
@@ -43,16 +43,15 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
   const touched = useTouched(boxOpen);
   const { flight, policy, spec } = aircraft;
   const change = (part: Partial<FlightPlan>, label: string) =>
-    edit('aircraft', aircraft.id, { flight: { ...flight, ...part } }, label);
+    edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, ...part } }), label);
   const setPolicy = useCallback(
-    (next: Policy) => edit('aircraft', aircraft.id, { policy: next }, 'what is held back'),
+    (part: Partial<Policy>) =>
+      edit('aircraft', aircraft.id, (now) => ({ policy: { ...now.policy, ...part } }), 'what is held back'),
     [edit, aircraft.id],
   );
   const setMix = useCallback(
-    (mix: FlightPlan['mix']) => {
-      const now = useRecords.getState().aircraft.find(({ id }) => id === aircraft.id);
-      if (now) edit('aircraft', now.id, { flight: { ...now.flight, mix } }, 'how it is flown');
-    },
+    (mix: FlightPlan['mix']) =>
+      edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, mix } }), 'how it is flown'),
     [edit, aircraft.id],
   );
   return (

@@ -3,8 +3,8 @@ import {
   type Basis,
   type BatteryRecord,
   type Cause,
-  type ConditionsRecord,
   confidenceOf,
+  type DayAtPlace,
   type Estimate,
   type LedgerLine,
   leastAtTouchdown,
@@ -29,7 +29,7 @@ interface Props {
   readonly fresh: boolean;
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly basis: Basis;
 }
 

@@ -2,8 +2,8 @@ import {
   type Aircraft,
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
   confidenceOf,
+  type DayAtPlace,
   type Estimate,
   isTestOnly,
   leastAtTouchdown,
@@ -48,7 +48,7 @@ export function MinutesView() {
 
 interface DeskProps {
   readonly aircraft: AircraftRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 /** What is chosen on the left follows the hand at once; what follows from it, on the right, may come a moment later. */

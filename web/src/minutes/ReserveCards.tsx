@@ -6,7 +6,7 @@ import styles from './ReserveCards.module.css';
 
 interface Props {
   readonly policy: Policy;
-  readonly onChange: (policy: Policy) => void;
+  readonly onChange: (part: Partial<Policy>) => void;
   /** A plan offers no school that flies below the reserve. */
   readonly planOnly?: boolean;
 }
@@ -38,7 +38,7 @@ export const ReserveCards = memo(function ReserveCards({ policy, onChange, planO
   const reserve = policy.reserveCharge ?? usualReserveCharge;
   const offered = schools.filter((school) => !planOnly || !isTestOnly(school.policy));
   const pick = (school: School) =>
-    onChange({ ...policy, ...school.policy, reserveCharge: school.policy.reserveCharge ?? reserve });
+    onChange({ ...school.policy, reserveCharge: school.policy.reserveCharge ?? reserve });
   return (
     <>
       <Radio.Group
@@ -63,14 +63,14 @@ export const ReserveCards = memo(function ReserveCards({ policy, onChange, planO
           label="Touch down with"
           quantity={ranges.policy.reserveCharge}
           value={reserve}
-          onChange={(reserveCharge) => onChange({ ...policy, reserveCharge })}
+          onChange={(reserveCharge) => onChange({ reserveCharge })}
         />
         <QuantityField
           stacked
           quantity={ranges.policy.confidence}
           label="Confidence"
           value={policy.confidence ?? usualConfidence}
-          onChange={(confidence) => onChange({ ...policy, confidence })}
+          onChange={(confidence) => onChange({ confidence })}
         />
       </div>
     </>

@@ -1,11 +1,10 @@
 import { type AircraftRecord, chargedFull, classTemplates, usualKeeping } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useBatteriesOf } from '../state/current';
-import { useRecords } from '../state/records';
 import { keptPlaceOf } from './kitWords';
 import { LinkButton } from './LinkButton';
-import { useBusy } from './useBusy';
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -18,39 +17,33 @@ export function AddBattery({ aircraft, quiet = false }: Props) {
   const add = useRecords((state) => state.add);
   const choose = useChosen((state) => state.choose);
   const own = useBatteriesOf(aircraft.id);
-  const { busy, run } = useBusy();
   const last = own[own.length - 1];
   const like = last?.pack ?? classTemplates[1]?.pack;
-  const addIt = () =>
-    run(async () => {
-      if (!like) return;
-      const pack = {
-        ...like,
-        cycles: 0,
-        health: null,
-        startCharge: chargedFull,
-        daysSinceCharge: null,
-        startTemperatureC: null,
-      };
-      // It waits where the others do; nobody has measured it yet.
-      const keptAt = last && keptPlaceOf(last) !== 'own' ? keptPlaceOf(last) : usualKeeping.keptAt;
-      const label = nextLabel(aircraft.name, own);
-      const made = await add(
-        'batteries',
-        { aircraftId: aircraft.id, label, pack, keeping: { keptAt } },
-        `adding ${label}`,
-      );
-      choose({ batteryId: made.id });
-    });
-  if (quiet) {
-    return (
-      <LinkButton onClick={() => void addIt()} disabled={busy}>
-        Add a battery
-      </LinkButton>
+  const addIt = () => {
+    if (!like) return;
+    const pack = {
+      ...like,
+      cycles: 0,
+      health: null,
+      startCharge: chargedFull,
+      daysSinceCharge: null,
+      startTemperatureC: null,
+    };
+    // It waits where the others do; nobody has measured it yet.
+    const keptAt = last && keptPlaceOf(last) !== 'own' ? keptPlaceOf(last) : usualKeeping.keptAt;
+    const label = nextLabel(aircraft.name, own);
+    const made = add(
+      'batteries',
+      { aircraftId: aircraft.id, label, pack, keeping: { keptAt } },
+      `adding ${label}`,
     );
+    choose({ batteryId: made.id });
+  };
+  if (quiet) {
+    return <LinkButton onClick={addIt}>Add a battery</LinkButton>;
   }
   return (
-    <Button variant="default" onClick={() => void addIt()} disabled={busy}>
+    <Button variant="default" onClick={addIt}>
       Add a battery
     </Button>
   );

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 import styles from './Guard.module.css';
 
 interface Props {
@@ -27,6 +27,10 @@ export function Guard({ what, resetKeys, children }: Props) {
 
 function Broken({ what, error, resetErrorBoundary }: FallbackProps & { readonly what: string }) {
   const { undoSteps, undo } = useRecords();
+  const undoIt = () => {
+    undo();
+    resetErrorBoundary();
+  };
   const last = undoSteps[undoSteps.length - 1];
   return (
     <section className={styles.broken} role="alert">
@@ -40,7 +44,7 @@ function Broken({ what, error, resetErrorBoundary }: FallbackProps & { readonly 
       <p className={styles.ways}>
         <Button onClick={resetErrorBoundary}>Try again</Button>
         {last && (
-          <Button variant="default" onClick={() => void undo().then(resetErrorBoundary)}>
+          <Button variant="default" onClick={undoIt}>
             Undo: {last.label}
           </Button>
         )}

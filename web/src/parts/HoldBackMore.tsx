@@ -1,6 +1,6 @@
 import { type AircraftRecord, frostReserveCharge, usualReserveCharge } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 import { LinkButton } from './LinkButton';
 
 /** Where frost or water asks for more to be held back: done there. Nothing where as much is held back already. */
@@ -9,9 +9,13 @@ export function HoldBackMore({ aircraft: { id, policy } }: { readonly aircraft: 
   const isEnough =
     policy.kind === 'touch-down-charge' && (policy.reserveCharge ?? usualReserveCharge) >= frostReserveCharge;
   if (isEnough) return null;
-  const next = { ...policy, kind: 'touch-down-charge', reserveCharge: frostReserveCharge } as const;
+  const more = { kind: 'touch-down-charge', reserveCharge: frostReserveCharge } as const;
   return (
-    <LinkButton onClick={() => edit('aircraft', id, { policy: next }, 'what is held back')}>
+    <LinkButton
+      onClick={() =>
+        edit('aircraft', id, (now) => ({ policy: { ...now.policy, ...more } }), 'what is held back')
+      }
+    >
       Hold back {percent(frostReserveCharge)}
     </LinkButton>
   );

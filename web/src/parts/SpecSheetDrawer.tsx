@@ -18,8 +18,8 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { fieldProps } from '../fields/shape';
 import { TextField } from '../fields/TextField';
+import { useRecords } from '../records/records';
 import { likeliest } from '../state/belief';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { classInWords } from './kitWords';
 import { Note } from './Note';
@@ -63,7 +63,12 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
   const edit = useRecords((state) => state.edit);
   const { spec } = aircraft;
   const change = (part: Partial<Aircraft>, what: string) =>
-    edit('aircraft', aircraft.id, { spec: { ...spec, ...part } }, `${what} of ${aircraft.name}`);
+    edit(
+      'aircraft',
+      aircraft.id,
+      (now) => ({ spec: { ...now.spec, ...part } }),
+      `${what} of ${aircraft.name}`,
+    );
   const required = (
     field: 'takeoffMassKg' | 'rotorCount' | 'advertisedFlightTimeS' | 'advertisedSpeedMps',
     hint?: string,
@@ -96,7 +101,12 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
         value={aircraft.name}
         problem={(text) => nameProblem('Name', text)}
         onChange={(name) =>
-          edit('aircraft', aircraft.id, { name, spec: { ...spec, name } }, 'name of the aircraft')
+          edit(
+            'aircraft',
+            aircraft.id,
+            (now) => ({ name, spec: { ...now.spec, name } }),
+            'name of the aircraft',
+          )
         }
       />
       <ChoiceField

@@ -10,7 +10,7 @@ export type Keys = Readonly<Record<string, () => void>>;
 export function useKeys(actions: Keys): void {
   const items = Object.entries(actions).flatMap(([key, action]): HotkeyItem[] => {
     const heard = (event: KeyboardEvent) => {
-      if (isTyping(event.target)) return;
+      if (isTyping(event.target, key)) return;
       event.preventDefault();
       action();
     };
@@ -21,9 +21,16 @@ export function useKeys(actions: Keys): void {
   useHotkeys(items, [], true);
 }
 
-/** In a field whose text can be changed; a list to choose from is none. */
-function isTyping(target: EventTarget | null): boolean {
+/**
+ * In a field whose text can be changed; a list to choose from is none, and while it is closed nothing is typed in it that its
+ * own undo could take back.
+ */
+function isTyping(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof HTMLElement)) return false;
+  const isClosedList = target.matches(
+    '[aria-haspopup="listbox"][aria-expanded="false"], [aria-haspopup="listbox"]:not([aria-expanded])',
+  );
+  if (isClosedList && key.startsWith('mod+')) return false;
   return target.matches(
     'input:not([type="radio"], [type="checkbox"], [readonly]), textarea, [contenteditable="true"]',
   );

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 
 /** Runs one thing at a time; what goes wrong shows in the foot. */
 export function useBusy() {
@@ -9,7 +9,7 @@ export function useBusy() {
     try {
       await work();
     } catch (error) {
-      useRecords.setState({ trouble: (error as Error).message });
+      useRecords.getState().complain((error as Error).message);
     } finally {
       setBusy(false);
     }

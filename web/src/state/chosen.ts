@@ -9,6 +9,7 @@ export type Look = (typeof looks)[number];
 interface Chosen {
   readonly aircraftId: string | null;
   readonly batteryId: string | null;
+  readonly dayId: string | null;
   readonly testFlightId: string | null;
   readonly shootId: string | null;
   /** The shot that is open to be changed. */
@@ -26,6 +27,7 @@ export const useChosen = create<Chosen>()(
     (set) => ({
       aircraftId: null,
       batteryId: null,
+      dayId: null,
       testFlightId: null,
       shootId: null,
       shotId: null,

@@ -1,4 +1,4 @@
-import { type ConditionsRecord, clockTime, offsetMin, readClockTime, withOffset } from '@acorn-tally/core';
+import { clockTime, offsetMin, readClockTime, type Site, withOffset } from '@acorn-tally/core';
 import dayjs from 'dayjs';
 import utc from 'dayjs/plugin/utc';
 import { useMemo } from 'react';
@@ -40,7 +40,7 @@ function cityOf(timeZone: string): string {
   return (timeZone.split('/').pop() ?? timeZone).replace(/_/g, ' ');
 }
 
-export function clockAt(conditions: Pick<ConditionsRecord, 'site'> | null): Clock {
+export function clockAt(conditions: { readonly site: Site | null } | null): Clock {
   return clockOf(zoneOf(conditions?.site ?? null, browserTimeZone));
 }
 

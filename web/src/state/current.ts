@@ -1,13 +1,15 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
+  type DayRecord,
+  dayAtPlace,
   isFlown,
   type ShootRecord,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
+import { useRecords } from '../records/records';
 import { useChosen } from './chosen';
-import { useRecords } from './records';
 
 /** The aircraft that are still flown. */
 export function useFleet(): readonly AircraftRecord[] {
@@ -42,12 +44,36 @@ export function useBattery(batteries: readonly BatteryRecord[]): BatteryRecord |
   return batteries.find((battery) => battery.id === id) ?? batteries[0] ?? null;
 }
 
-export function useConditions(): ConditionsRecord | null {
-  return useRecords((state) => state.conditions[0] ?? null);
+/** The chosen day, or the first one. */
+export function useDay(): DayRecord | null {
+  const id = useChosen((state) => state.dayId);
+  return useRecords((state) => state.days.find((day) => day.id === id) ?? state.days[0] ?? null);
 }
 
-export function useShoot(): ShootRecord | null {
+/** The chosen day at its place: what a flight meets. */
+export function useConditions(): DayAtPlace | null {
+  return useDayAtPlace(useDay());
+}
+
+export function useDayAtPlace(day: DayRecord | null): DayAtPlace | null {
+  const place = useRecords((state) => state.places.find(({ id }) => id === day?.placeId) ?? null);
+  return useMemo(() => (day && place ? dayAtPlace(day, place) : null), [day, place]);
+}
+
+/** The conditions of the day that a shoot is for. */
+export function useConditionsOf(shoot: ShootRecord | null): DayAtPlace | null {
+  return useDayAtPlace(useRecords((state) => state.days.find(({ id }) => id === shoot?.dayId) ?? null));
+}
+
+/** The shoots of an aircraft. */
+export function useShootsOf(aircraftId: string | undefined): readonly ShootRecord[] {
   const shoots = useRecords((state) => state.shoots);
+  return useMemo(() => shoots.filter((shoot) => shoot.aircraftId === aircraftId), [shoots, aircraftId]);
+}
+
+/** The chosen shoot of an aircraft, or its first one. */
+export function useShoot(aircraftId: string | undefined): ShootRecord | null {
+  const shoots = useShootsOf(aircraftId);
   const id = useChosen((state) => state.shootId);
   return shoots.find((record) => record.id === id) ?? shoots[0] ?? null;
 }

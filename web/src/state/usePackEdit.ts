@@ -1,21 +1,27 @@
 import type { Battery, BatteryKeeping, BatteryRecord } from '@acorn-tally/core';
-import { useRecords } from './records';
+import { useRecords } from '../records/records';
+
+interface Parts {
+  readonly pack?: Partial<Battery>;
+  readonly keeping?: Partial<BatteryKeeping>;
+}
 
 /** Changes parts of a battery, named for undo. */
-export function usePackEdit(battery: BatteryRecord) {
+export function usePackEdit({ id, label }: BatteryRecord) {
   const edit = useRecords((state) => state.edit);
-  const { id, label, pack, keeping } = battery;
+  const change = ({ pack, keeping }: Parts, what: string) =>
+    edit(
+      'batteries',
+      id,
+      (now) => ({
+        ...(pack && { pack: { ...now.pack, ...pack } }),
+        ...(keeping && { keeping: { ...now.keeping, ...keeping } }),
+      }),
+      `${what} of ${label}`,
+    );
   return {
-    changePack: (part: Partial<Battery>, what: string) =>
-      edit('batteries', id, { pack: { ...pack, ...part } }, `${what} of ${label}`),
-    changeKeeping: (part: Partial<BatteryKeeping>, what: string) =>
-      edit('batteries', id, { keeping: { ...keeping, ...part } }, `${what} of ${label}`),
-    change: (part: { pack?: Partial<Battery>; keeping?: Partial<BatteryKeeping> }, what: string) =>
-      edit(
-        'batteries',
-        id,
-        { pack: { ...pack, ...part.pack }, keeping: { ...keeping, ...part.keeping } },
-        `${what} of ${label}`,
-      ),
+    change,
+    changePack: (pack: Partial<Battery>, what: string) => change({ pack }, what),
+    changeKeeping: (keeping: Partial<BatteryKeeping>, what: string) => change({ keeping }, what),
   };
 }

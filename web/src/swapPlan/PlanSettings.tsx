@@ -1,9 +1,11 @@
 import '@mantine/core/styles/Checkbox.css';
 import {
+  type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   isFlown,
   nameProblem,
+  type Policy,
   type PolicyKind,
   ranges,
   type ShootRecord,
@@ -17,16 +19,19 @@ import { MomentField } from '../fields/MomentField';
 import { percent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
-import { useRecords } from '../state/records';
 import styles from './PlanSettings.module.css';
+import { WhichDay } from './WhichDay';
+import { WhichShoot } from './WhichShoot';
 
 interface Props {
+  readonly aircraft: AircraftRecord;
   readonly shoot: ShootRecord;
   readonly batteries: readonly BatteryRecord[];
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 const schools: readonly { value: PolicyKind; label: string }[] = [
@@ -35,10 +40,12 @@ const schools: readonly { value: PolicyKind; label: string }[] = [
 ];
 
 /** What holds for the whole shoot: when it starts, how long a swap takes, what is held back, and which batteries are at hand. */
-export function PlanSettings({ shoot, batteries, conditions }: Props) {
+export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
   const clock = clockAt(conditions);
   const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
+  const changePolicy = (part: Partial<Policy>, label: string) =>
+    edit('shoots', shoot.id, (now) => ({ policy: { ...now.policy, ...part } }), label);
   const atHand = (ids: string[]) =>
     change(
       { batteryIds: batteries.map(({ id }) => id).filter((id) => ids.includes(id)) },
@@ -72,16 +79,15 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
         label="Held back"
         value={shoot.policy.kind}
         options={schools}
-        onChange={(kind) => change({ policy: { ...shoot.policy, kind } }, 'what is held back')}
+        onChange={(kind) => changePolicy({ kind }, 'what is held back')}
       />
       <QuantityField
         stacked
         quantity={ranges.policy.reserveCharge}
         value={shoot.policy.reserveCharge ?? usualReserveCharge}
-        onChange={(reserveCharge) =>
-          change({ policy: { ...shoot.policy, reserveCharge } }, 'charge at touch-down')
-        }
+        onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
       />
+      <WhichDay shoot={shoot} conditions={conditions} />
       <Checkbox.Group
         label="Batteries at hand"
         value={batteries
@@ -105,6 +111,7 @@ export function PlanSettings({ shoot, batteries, conditions }: Props) {
           })}
         </div>
       </Checkbox.Group>
+      <WhichShoot aircraft={aircraft} shoot={shoot} />
     </section>
   );
 }

@@ -33,8 +33,9 @@ import { TextField } from '../fields/TextField';
 import { Chosen } from '../parts/Desk';
 import { IconButton } from '../parts/IconButton';
 import { LinkButton } from '../parts/LinkButton';
+import type { How } from '../records/history';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import styles from './ShotList.module.css';
 
@@ -48,10 +49,11 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const { shots } = shoot;
-  const setShots = (next: readonly Shot[], label: string, offered = false) =>
-    edit('shoots', shoot.id, { shots: next }, label, { offered });
+  const setShots = (next: (now: readonly Shot[]) => readonly Shot[], label: string, how: How = {}) =>
+    edit('shoots', shoot.id, (now) => ({ shots: next(now.shots) }), label, how);
   const move = (from: number, to: number) => {
-    if (to >= 0 && to < shots.length) setShots(arrayMove([...shots], from, to), 'order of the shots');
+    if (to >= 0 && to < shots.length)
+      setShots((now) => arrayMove([...now], from, to), 'order of the shots', { apart: true });
   };
   const dropped = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -60,7 +62,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
   };
   const addShot = () => {
     const shot = newShot(shots);
-    setShots([...shots, shot], 'adding a shot');
+    setShots((now) => [...now, shot], 'adding a shot', { apart: true });
     setOpenId(shot.id);
   };
   return (
@@ -82,17 +84,16 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
                 onToggle={() => setOpenId(shot.id === openId ? null : shot.id)}
                 onChange={(part, what) =>
                   setShots(
-                    shots.map((other) => (other.id === shot.id ? { ...other, ...part } : other)),
+                    (now) => now.map((other) => (other.id === shot.id ? { ...other, ...part } : other)),
                     `${what} of shot ${index + 1}`,
                   )
                 }
                 onMove={(step) => move(index, index + step)}
                 onRemove={() =>
-                  setShots(
-                    shots.filter((other) => other.id !== shot.id),
-                    `removing ${shot.name}`,
-                    true,
-                  )
+                  setShots((now) => now.filter((other) => other.id !== shot.id), `removing ${shot.name}`, {
+                    offered: true,
+                    apart: true,
+                  })
                 }
               />
             ))}

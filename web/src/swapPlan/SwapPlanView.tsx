@@ -1,10 +1,9 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type ShootRecord,
   type SwapPlan,
-  usualReserveCharge,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import type { ReactNode } from 'react';
@@ -12,12 +11,14 @@ import { Say } from '../fields/Say';
 import { Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
 import { Headline } from '../parts/Headline';
+import { LinkButton } from '../parts/LinkButton';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
-import { useAircraft, useBatteriesOf, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
-import { useRecords } from '../state/records';
+import { useAircraft, useBatteriesOf, useConditionsOf, useDay, useFleet, useShoot } from '../state/current';
 import { planHeadline } from './headline';
+import { OtherDay } from './OtherDay';
 import { PlanSettings } from './PlanSettings';
 import { PlanTable } from './PlanTable';
 import { ShotList } from './ShotList';
@@ -25,67 +26,70 @@ import styles from './SwapPlanView.module.css';
 import { splitShot } from './split';
 import { Tidings } from './Tidings';
 import { Timeline } from './Timeline';
+import { useBeginShoot } from './useBeginShoot';
 import { usePlan } from './usePlan';
 
 /** Which shots go on which battery, and when: take-off, turn back, touch down and swap. */
 export function SwapPlanView() {
-  const shoot = useShoot();
-  const conditions = useConditions();
-  if (!shoot || !conditions) return <NoShoot />;
-  return <ShootDesk key={shoot.id} shoot={shoot} conditions={conditions} />;
+  const aircraft = useAircraft();
+  const shoot = useShoot(aircraft?.id);
+  const conditions = useConditionsOf(shoot);
+  if (!aircraft || !shoot || !conditions) return <NoShoot />;
+  return <ShootDesk key={shoot.id} aircraft={aircraft} shoot={shoot} conditions={conditions} />;
 }
 
 function NoShoot() {
   const aircraft = useAircraft();
-  const batteries = useFlownBatteriesOf(aircraft?.id);
-  const conditions = useConditions();
-  const add = useRecords((state) => state.add);
-  const choose = useChosen((state) => state.choose);
-  const start = async () => {
-    if (!aircraft || !conditions) return;
-    const content = {
-      name: 'My shoot',
-      aircraftId: aircraft.id,
-      batteryIds: batteries.map(({ id }) => id),
-      startsAt: conditions.at,
-      swapTimeS: 270,
-      policy: { kind: 'touch-down-charge' as const, reserveCharge: usualReserveCharge },
-      shots: [],
-    };
-    try {
-      choose({ shootId: (await add('shoots', content, 'starting a shoot')).id });
-    } catch (error) {
-      useRecords.setState({ trouble: (error as Error).message });
-    }
-  };
+  const day = useDay();
+  const begin = useBeginShoot();
   return (
     <main>
-      <Empty title="No shoot yet">
+      <Empty title={aircraft ? `No shoot with ${aircraft.name} yet` : 'No shoot yet'}>
         <p>
           List the shots in the order you want them; the plan says which battery flies which, and when to
           swap.
         </p>
-        {aircraft ? (
-          <Button onClick={() => void start()}>Start a shoot with {aircraft.name}</Button>
+        {aircraft && day ? (
+          <Button onClick={() => begin(aircraft, day)}>Start a shoot with {aircraft.name}</Button>
         ) : (
           <p>Add an aircraft in Kit first.</p>
         )}
+        <OtherShoots />
       </Empty>
     </main>
   );
 }
 
-interface DeskProps {
-  readonly shoot: ShootRecord;
-  readonly conditions: ConditionsRecord;
+/** Shoots of other aircraft, which would else be out of sight. */
+function OtherShoots() {
+  const shoots = useRecords((state) => state.shoots);
+  const fleet = useFleet();
+  const choose = useChosen((state) => state.choose);
+  const others = shoots.flatMap((shoot) => {
+    const aircraft = fleet.find(({ id }) => id === shoot.aircraftId);
+    return aircraft ? [{ shoot, aircraft }] : [];
+  });
+  return others.map(({ shoot, aircraft }) => (
+    <p key={shoot.id}>
+      <LinkButton onClick={() => choose({ aircraftId: aircraft.id, batteryId: null, shootId: shoot.id })}>
+        Open {shoot.name}, with {aircraft.name}
+      </LinkButton>
+    </p>
+  ));
 }
 
-function ShootDesk({ shoot, conditions }: DeskProps) {
-  const aircraft = useRecords((state) => state.aircraft.find(({ id }) => id === shoot.aircraftId));
+interface DeskProps {
+  readonly aircraft: AircraftRecord;
+  readonly shoot: ShootRecord;
+  readonly conditions: DayAtPlace;
+}
+
+function ShootDesk({ aircraft, shoot, conditions }: DeskProps) {
   const batteries = useBatteriesOf(shoot.aircraftId);
   const isPhone = usePhone();
-  if (!aircraft) return <NoShoot />;
-  const settings = <PlanSettings shoot={shoot} batteries={batteries} conditions={conditions} />;
+  const settings = (
+    <PlanSettings aircraft={aircraft} shoot={shoot} batteries={batteries} conditions={conditions} />
+  );
   return (
     <Desk
       label="Shots and shoot"
@@ -104,7 +108,6 @@ function ShootDesk({ shoot, conditions }: DeskProps) {
 }
 
 interface MainProps extends DeskProps {
-  readonly aircraft: AircraftRecord;
   readonly batteries: readonly BatteryRecord[];
   /** Between the answer and the plan. */
   readonly children: ReactNode;
@@ -126,6 +129,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProp
       >
         {shoot.name} · {aircraft.name}
       </Headline>
+      <OtherDay conditions={conditions} />
       {children}
       {plan.value?.ok && (
         <div data-old={!plan.fresh || undefined} className={styles.plan}>
@@ -140,7 +144,7 @@ interface FlightsProps {
   readonly plan: SwapPlan;
   readonly shoot: ShootRecord;
   readonly batteries: readonly BatteryRecord[];
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 function Flights({ plan, shoot, batteries, conditions }: FlightsProps) {
@@ -153,7 +157,7 @@ function Flights({ plan, shoot, batteries, conditions }: FlightsProps) {
       shoot.id,
       { shots: splitShot(shoot.shots, id, parts, () => crypto.randomUUID()) },
       `splitting ${shotOf(id)?.name}`,
-      { offered: true },
+      { offered: true, apart: true },
     );
   const numberOf = (id: string) => shoot.shots.findIndex((shot) => shot.id === id) + 1;
   return (

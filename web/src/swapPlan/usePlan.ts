@@ -1,7 +1,7 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   isFlown,
   type Outcome,
   type PlanRequest,
@@ -20,7 +20,7 @@ export function usePlan(
   shoot: ShootRecord,
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
 ): Calculated<Outcome<SwapPlan>> {
   const ask = useMemo(() => {
     const request = planRequestFor(shoot, aircraft, batteries, conditions);
@@ -35,7 +35,7 @@ function planRequestFor(
   shoot: ShootRecord,
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
 ): PlanRequest {
   const flown = batteries.filter(({ keeping }) => isFlown(keeping));
   const atHand = shoot.batteryIds.flatMap((id) => flown.filter((battery) => battery.id === id));

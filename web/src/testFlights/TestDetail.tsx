@@ -16,10 +16,11 @@ import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
+import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
+import { useRecords } from '../records/records';
 import { useClock } from '../state/clock';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { checkNames } from './checkNames';
 import styles from './TestDetail.module.css';
@@ -33,11 +34,12 @@ const TestChart = lazyChart(() => import('./TestChart').then((module) => module.
 export function TestDetail({ row }: { readonly row: TestRow }) {
   const { record, battery } = row;
   const { test, weather } = record;
-  const { edit, remove } = useRecords();
+  const edit = useRecords((state) => state.edit);
+  const remove = useRemoval();
   const { write } = useWriter();
   const clock = useClock();
   const label = battery?.label ?? 'removed battery';
-  const { estimate, trouble } = useFrozen(record.id);
+  const { estimate, trouble } = useFrozen(record);
   return (
     <>
       <Headline
@@ -100,7 +102,7 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           value={record.note ?? ''}
           onChange={(text) => edit('testFlights', record.id, { note: text || null }, 'note of a test')}
         />
-        <LinkButton onClick={() => void remove('testFlights', record.id, `removing a test of ${label}`)}>
+        <LinkButton onClick={() => remove('testFlights', [record.id], `a test of ${label}`)}>
           Remove this test
         </LinkButton>
       </div>

@@ -1,10 +1,12 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
   compareInstants,
+  type DayAtPlace,
   type Mode,
+  outcomeMeanwhile,
   type Quantity,
+  requestForTest,
   type TestFlight,
   type TestPattern,
   testFlightProblem,
@@ -14,7 +16,7 @@ import {
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import field from '../fields/field.module.css';
@@ -24,13 +26,15 @@ import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { Note } from '../parts/Note';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
-import { Wrong } from '../parts/Wrong';
+import { making, removing } from '../records/changes';
+import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
+import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
 import { useDraft } from '../state/drafts';
-import { useRecords } from '../state/records';
+import { cardOf } from '../state/liftOff';
 import { useWriter } from '../state/units';
 import { isHover, patternNames } from './words';
 
@@ -64,7 +68,7 @@ interface FormProps {
   readonly aircraft: AircraftRecord;
   readonly batteries: readonly BatteryRecord[];
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly onSaved: () => void;
 }
 
@@ -86,7 +90,8 @@ interface Draft {
 const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
 
 function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormProps) {
-  const { add, edit } = useRecords();
+  const liftOffs = useRecords((state) => state.liftOffs);
+  const { fresh, doAll } = useRecords.getState();
   const { choose } = useChosen();
   const [draft, keepDraft] = useDraft(`test of ${aircraft.id}`, () => emptyDraft(battery, conditions));
   const form = useForm<Draft>({
@@ -104,8 +109,6 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
   const element = useRef<HTMLFormElement>(null);
   const { say, write } = useWriter();
   const clock = clockAt(conditions);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
   const { values } = form;
   const set = form.setFieldValue;
   const test = testOf(values);
@@ -120,43 +123,42 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
 
   /** What a field says is wrong with its text, the form does not know. */
   const firstWrong = () => element.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
-  const save = async () => {
+  const save = () => {
     const wrong = firstWrong();
     if (wrong || !test) return wrong?.focus();
-    setBusy(true);
-    try {
-      const { weather } = conditions;
-      const { batteryId, flownAt, note } = values;
-      const content = {
-        aircraftId: aircraft.id,
-        batteryId,
-        flownAt,
-        test,
-        weather,
-        note: note.trim() || null,
-        liftOff: conditions.liftOff?.batteryId === batteryId ? conditions.liftOff.ticked : null,
-      };
-      const saved = await add('testFlights', content, 'recording a test');
-      if (content.liftOff) edit('conditions', conditions.id, { liftOff: null }, 'the lift-off card');
-      choose({ testFlightId: saved.id });
-      keepDraft(null);
-      // The panel goes; what is typed from now on is meant for the view.
-      element.current?.querySelector<HTMLElement>(':focus')?.blur();
-      onSaved();
-    } catch (error) {
-      setTrouble((error as Error).message);
-      setBusy(false);
-    }
+    const { weather } = conditions;
+    const { batteryId, flownAt, note } = values;
+    const card = cardOf(liftOffs, batteryId);
+    const content = {
+      aircraftId: aircraft.id,
+      batteryId,
+      flownAt,
+      test,
+      weather,
+      note: note.trim() || null,
+      liftOff: card?.ticked ?? null,
+    };
+    const request = requestForTest(test, aircraft.spec, chosen.pack, weather);
+    const { middle } = beliefAbout(aircraft);
+    const saved = fresh('testFlights', content, {
+      outcome: outcomeMeanwhile(content, request, middle, Date.now()),
+    });
+    doAll([making('testFlights', saved), ...(card ? [removing('liftOffs', card)] : [])], 'recording a test', {
+      offered: true,
+      apart: true,
+    });
+    choose({ testFlightId: saved.id });
+    keepDraft(null);
+    // The panel goes; what is typed from now on is meant for the view.
+    element.current?.querySelector<HTMLElement>(':focus')?.blur();
+    onSaved();
   };
 
   return (
     <form
       ref={element}
       noValidate
-      onSubmit={form.onSubmit(
-        () => void save(),
-        () => requestAnimationFrame(() => firstWrong()?.focus()),
-      )}
+      onSubmit={form.onSubmit(save, () => requestAnimationFrame(() => firstWrong()?.focus()))}
     >
       <div className={field.row}>
         <span className={field.label}>Aircraft</span>
@@ -233,8 +235,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
           <span>You may keep it; it counts once you have answered.</span>
         </div>
       )}
-      {trouble && <Wrong>{trouble} Nothing you typed is lost.</Wrong>}
-      <Button type="submit" fullWidth loading={busy}>
+      <Button type="submit" fullWidth>
         Keep this test
       </Button>
     </form>
@@ -251,7 +252,7 @@ function againstStart(startCharge: number | null, endCharge: number | null): str
   return startCharge === null || endCharge === null ? null : testFlightProblem({ startCharge, endCharge });
 }
 
-function emptyDraft(battery: BatteryRecord, conditions: ConditionsRecord): Draft {
+function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draft {
   return {
     batteryId: battery.id,
     flownAt: flownBy(conditions),
@@ -268,7 +269,7 @@ function emptyDraft(battery: BatteryRecord, conditions: ConditionsRecord): Draft
 }
 
 /** At the ribbon's hour, or now where that is still to come: a test is written down after it was flown. */
-function flownBy(conditions: ConditionsRecord): string {
+function flownBy(conditions: DayAtPlace): string {
   const clock = clockAt(conditions);
   const now = new Date().toISOString();
   return compareInstants(conditions.at, now) <= 0 ? conditions.at : (clock.read(clock.field(now)) ?? now);

@@ -9,7 +9,7 @@ import {
 } from '@acorn-tally/core';
 import { cleanup, renderHook } from '@testing-library/react';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 import { jay, jay1, jayRequest } from '../testing/jay';
 import { medianMiss, useTests } from './useTests';
 import { howFlown, missInWords } from './words';

@@ -1,4 +1,4 @@
-import type { FrozenEstimate } from '@acorn-tally/core';
+import type { FrozenEstimate, ListedTest } from '@acorn-tally/core';
 import { useEffect, useState } from 'react';
 import { frozenEstimateOf } from '../api/records';
 
@@ -10,18 +10,20 @@ interface Frozen {
   readonly trouble: string | null;
 }
 
-/** The estimate frozen with a test flight, read when it is first looked at. */
-export function useFrozen(testFlightId: string): Frozen {
-  const [frozen, setFrozen] = useState<Frozen>({ estimate: read.get(testFlightId) ?? null, trouble: null });
+/** The estimate frozen with a test flight, read when it is first looked at. It is frozen when the flight comes to the server. */
+export function useFrozen({ id, version }: Pick<ListedTest, 'id' | 'version'>): Frozen {
+  const [frozen, setFrozen] = useState<Frozen>({ estimate: read.get(id) ?? null, trouble: null });
+  const isThere = version > 0;
   useEffect(() => {
     let isWanted = true;
-    const known = read.get(testFlightId);
+    const known = read.get(id);
     const show = (next: Frozen) => isWanted && setFrozen(next);
     if (known) show({ estimate: known, trouble: null });
+    else if (!isThere) show({ estimate: null, trouble: null });
     else
-      frozenEstimateOf(testFlightId).then(
+      frozenEstimateOf(id).then(
         (estimate) => {
-          read.set(testFlightId, estimate);
+          read.set(id, estimate);
           show({ estimate, trouble: null });
         },
         (error: Error) => show({ estimate: null, trouble: error.message }),
@@ -29,6 +31,6 @@ export function useFrozen(testFlightId: string): Frozen {
     return () => {
       isWanted = false;
     };
-  }, [testFlightId]);
+  }, [id, isThere]);
   return frozen;
 }

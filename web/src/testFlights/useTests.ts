@@ -7,7 +7,7 @@ import {
   type TestQuestion,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
-import { useRecords } from '../state/records';
+import { useRecords } from '../records/records';
 
 export interface TestRow {
   readonly record: ListedTest;

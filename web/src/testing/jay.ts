@@ -3,9 +3,11 @@ import {
   asPlanned,
   type BatteryRecord,
   bandsOf,
-  type ConditionsRecord,
+  type DayRecord,
+  dayAtPlace,
   type EstimateRequest,
   estimate,
+  type PlaceRecord,
   plannedIn,
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
@@ -44,17 +46,17 @@ export const jay1: BatteryRecord = {
   },
 };
 
-export const fell: ConditionsRecord = {
+export const fellPlace: PlaceRecord = { ...kept, id: 'fell', name: 'Hollin Fell dairy', elevationM: 0 };
+
+export const fellDay: DayRecord = {
   ...kept,
-  id: 'fell',
-  place: 'Hollin Fell dairy',
+  id: 'fell-day',
+  placeId: 'fell',
   at: '2026-11-26T08:40:00Z',
-  weather: {
-    airTemperatureC: 15,
-    elevationM: 0,
-    wind: { speedMps: 2, fromDeg: 0, readingHeightM: 10 },
-  },
+  weather: { airTemperatureC: 15, wind: { speedMps: 2, fromDeg: 0, readingHeightM: 10 } },
 };
+
+export const fell = dayAtPlace(fellDay, fellPlace);
 
 export const jayRequest: EstimateRequest = {
   aircraft: jay.spec,

@@ -2,7 +2,7 @@ import '@mantine/core/styles/Checkbox.css';
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type LiftOffCheck,
   leastSatellites,
   liftOffChecks,
@@ -23,32 +23,26 @@ import { Section } from '../parts/Section';
 import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout, likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
-import { useRecords } from '../state/records';
+import { useLiftOff } from '../state/liftOff';
 import { useWriter, type Writer } from '../state/units';
 import styles from './LiftOffCard.module.css';
 
 interface Props {
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   /** The gauge to turn back at; null where there is none, or it is being reckoned. */
   readonly turnBackCharge: number | null;
 }
 
 /** What is looked at before lift-off, with this flight’s numbers; ticked, printed, and kept with the flight when it is recorded. */
 export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: Props) {
-  const edit = useRecords((state) => state.edit);
+  const { ticked, setTicked } = useLiftOff(battery.id);
   const { write } = useWriter();
   const clock = clockAt(conditions);
-  const ticked = conditions.liftOff?.batteryId === battery.id ? conditions.liftOff.ticked : [];
   const tick = (check: LiftOffCheck, isTicked: boolean) => {
     const rest = ticked.filter((one) => one !== check);
-    edit(
-      'conditions',
-      conditions.id,
-      { liftOff: { batteryId: battery.id, ticked: isTicked ? [...rest, check] : rest } },
-      'the lift-off card',
-    );
+    setTicked(isTicked ? [...rest, check] : rest);
   };
   const words = wordsFor({ aircraft, battery, conditions, turnBackCharge }, write);
   return (

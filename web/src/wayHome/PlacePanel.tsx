@@ -1,7 +1,7 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type FlightPlan,
   groundsBelow,
   type LandingPlace,
@@ -19,8 +19,8 @@ import { QuantityField } from '../fields/QuantityField';
 import { Chosen } from '../parts/Desk';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
-import { useRecords } from '../state/records';
 import { useWriter } from '../state/units';
 import { LandingPlaces } from './LandingPlaces';
 import { MovedHome } from './MovedHome';
@@ -30,7 +30,7 @@ interface Props {
   readonly aircraft: AircraftRecord;
   readonly batteries: readonly BatteryRecord[];
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
   readonly advice: ReturnHeightAdvice | null;
   readonly onMove: (to: Partial<Pick<FlightPlan, 'farthestM' | 'bearingDeg' | 'heightM'>>) => void;
 }
@@ -44,8 +44,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
   const { write } = useWriter();
   const { flight } = aircraft;
   const { site } = conditions;
-  const changeSite = (part: Partial<Site>, label: string) =>
-    edit('conditions', conditions.id, { site: { ...site, ...part } }, label);
+  const changeSite = (part: Partial<Site>, label: string) => edit('places', conditions.placeId, part, label);
   const seenFrom = site?.home ? 'from where it takes off' : undefined;
   const setHome = (home: LandingPlace | null) => changeSite({ home }, 'where home is');
   return (
@@ -117,7 +116,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
                 edit(
                   'aircraft',
                   aircraft.id,
-                  { flight: { ...flight, returnHeightM: advice.suggestedM } },
+                  (now) => ({ flight: { ...now.flight, returnHeightM: advice.suggestedM } }),
                   'return height',
                 )
               }
@@ -132,7 +131,12 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
           value={flight.returnHeightM ?? null}
           assumed={usualReturnHeightM}
           onChange={(returnHeightM) =>
-            edit('aircraft', aircraft.id, { flight: { ...flight, returnHeightM } }, 'return height')
+            edit(
+              'aircraft',
+              aircraft.id,
+              (now) => ({ flight: { ...now.flight, returnHeightM } }),
+              'return height',
+            )
           }
         />
         <QuantityField

@@ -1,8 +1,8 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
   confidenceOf,
+  type DayAtPlace,
   leastAtHome,
   minutesAndSeconds,
   numbersOf,
@@ -23,11 +23,11 @@ import { Empty } from '../parts/Empty';
 import { Headline } from '../parts/Headline';
 import { NoneFlown } from '../parts/NoneFlown';
 import { Warning } from '../parts/Warning';
+import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
 import { fromHome, fromTakeoff, homeName } from '../state/home';
-import { useRecords } from '../state/records';
 import { useWriter, type Writer } from '../state/units';
 import { LiftOffCard } from './LiftOffCard';
 import { OwnActions } from './OwnActions';
@@ -64,7 +64,7 @@ interface DeskProps {
   readonly aircraft: AircraftRecord;
   readonly batteries: readonly BatteryRecord[];
   readonly battery: BatteryRecord;
-  readonly conditions: ConditionsRecord;
+  readonly conditions: DayAtPlace;
 }
 
 function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
@@ -77,13 +77,13 @@ function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
   const request = useDeferredValue(now);
   const wayHome = useWayHome(request, beliefAbout(aircraft), conditions.site?.tallestM ?? null);
   const { flight } = aircraft;
-  const shoot = useShoot();
+  const shoot = useShoot(aircraft.id);
   const shots = useMemo(
-    () => (shoot?.aircraftId === aircraft.id ? shoot.shots.map((shot) => fromHome(conditions, shot)) : []),
-    [shoot, aircraft.id, conditions],
+    () => (shoot?.shots ?? []).map((shot) => fromHome(conditions, shot)),
+    [shoot, conditions],
   );
   const move = (to: { farthestM?: number; bearingDeg?: number; heightM?: number }) =>
-    edit('aircraft', aircraft.id, { flight: { ...flight, ...to } }, 'where it is');
+    edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, ...to } }), 'where it is');
   const moveSeen = (distanceM: number, bearingDeg: number, heightM = flight.heightM) => {
     const kept = fromTakeoff(conditions, { distanceM, bearingDeg });
     // To the metre and the tenth of a degree, as a hand drags.

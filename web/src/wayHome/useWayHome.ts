@@ -1,7 +1,7 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type ConditionsRecord,
+  type DayAtPlace,
   type Outcome,
   type Reaches,
   type ReturnAnswer,
@@ -32,7 +32,7 @@ export interface WayHome {
 export function returnRequestFor(
   aircraft: AircraftRecord,
   battery: BatteryRecord,
-  conditions: ConditionsRecord,
+  conditions: DayAtPlace,
   charge: number,
 ): ReturnRequest {
   const { policy, spec } = aircraft;

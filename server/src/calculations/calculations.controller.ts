@@ -1,0 +1,79 @@
+import type { Outcome } from '@acorn-tally/core';
+import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { ProblemResponses } from '../http/openApi';
+import { refused } from '../http/problem';
+import { validated } from '../http/validated';
+import { estimateSchema, reachesSchema, returnSchema } from './answerSchemas';
+import { Calculator } from './calculator';
+import type { JobName } from './jobs';
+import { EstimateRequestDto, ReturnRequestDto } from './requestDtos';
+
+@ApiTags('calculations')
+@Controller()
+export class CalculationsController {
+  constructor(private readonly calculator: Calculator) {}
+
+  @Post('estimates')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'Minutes to plan on of one battery with their band, the charge to turn back at, events, curve, ledger and what would gain minutes; nothing is stored',
+  })
+  @ApiBody({ type: EstimateRequestDto })
+  @ApiOkResponse({ schema: estimateSchema })
+  @ProblemResponses(400, 422)
+  estimate(
+    @Body(validated(EstimateRequestDto)) asked: EstimateRequestDto,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    return this.answer('estimates', asked, response);
+  }
+
+  @Post('returns')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'The way home from a position: legs, charge at touch-down with its band, turn back, the aircraft’s own call, and ways out',
+  })
+  @ApiBody({ type: ReturnRequestDto })
+  @ApiOkResponse({ schema: returnSchema })
+  @ProblemResponses(400, 422)
+  return(
+    @Body(validated(ReturnRequestDto)) asked: ReturnRequestDto,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    return this.answer('returns', asked, response);
+  }
+
+  @Post('reaches')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'How far it may be in 72 directions, from the charge it has and out and back from take-off; with the wind, and in still air',
+  })
+  @ApiBody({ type: ReturnRequestDto })
+  @ApiOkResponse({ schema: reachesSchema })
+  @ProblemResponses(400, 422)
+  reach(
+    @Body(validated(ReturnRequestDto)) asked: ReturnRequestDto,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    return this.answer('reaches', asked, response);
+  }
+
+  /** The value of an outcome; a refusal becomes a 422 with its reason and numbers. Who hangs up is reckoned for no longer. */
+  private async answer(name: JobName, asked: object, response: Response): Promise<unknown> {
+    const left = new AbortController();
+    response.once('close', () => left.abort());
+    const outcome = (await this.calculator.run(name, plain(asked) as never, left.signal)) as Outcome<object>;
+    if (outcome.ok) return outcome.value;
+    throw refused(outcome.refusal);
+  }
+}
+
+/** As it was sent, without the classes that checked it: threads pass values, not classes. */
+function plain(asked: object): unknown {
+  return JSON.parse(JSON.stringify(asked));
+}

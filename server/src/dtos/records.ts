@@ -1,0 +1,224 @@
+import {
+  type AircraftContent,
+  type BatteryContent,
+  type BatteryKeeping,
+  type BatteryState,
+  batteryStates,
+  type Charger,
+  type ChargerContent,
+  chargerRanges,
+  type DayContent,
+  type GroundBelow,
+  groundsBelow,
+  type HourlyWeather,
+  type KeptPlace,
+  type Kind,
+  keptPlaces,
+  type LaunchPlace,
+  type LiftOffCheck,
+  type LiftOffContent,
+  launchPlaceRanges,
+  liftOffChecks,
+  type Mode,
+  mostBatteriesOfShoot,
+  mostHours,
+  mostLandingPlaces,
+  mostLaunchPlaces,
+  mostObstacles,
+  mostShots,
+  type PlaceContent,
+  type PowerSource,
+  powerSources,
+  ranges,
+  type ShootContent,
+  type Shot,
+  type Style,
+  shootRanges,
+  shotRanges,
+  siteRanges,
+  styles,
+  type TestFlight,
+  type TestFlightContent,
+  type TestPattern,
+  type TestQuestionCode,
+  testFlightRanges,
+  testPatterns,
+  testQuestionCodes,
+  type WeatherSource,
+} from '@acorn-tally/core';
+import type { Type } from '@nestjs/common';
+import {
+  Day,
+  Id,
+  Ids,
+  InRange,
+  Instant,
+  Name,
+  OneOf,
+  Part,
+  SomeOf,
+  Text,
+  TimeZone,
+  YesNo,
+} from '../http/fields';
+import {
+  AircraftSpecDto,
+  AirDto,
+  CoordinatesDto,
+  FlightDto,
+  LandingPlaceDto,
+  ObstacleDto,
+  PackDto,
+  PolicyDto,
+  WeatherDto,
+  WindDto,
+} from './parts';
+
+const optional = { optional: true };
+
+export class LaunchPlaceDto implements LaunchPlace {
+  @Text() id: string;
+  @Name('Name of the launch place') name: string;
+  @InRange(launchPlaceRanges.eastM) eastM: number;
+  @InRange(launchPlaceRanges.northM) northM: number;
+}
+
+export class PlaceDto implements PlaceContent {
+  @Name('Place') name: string;
+  @InRange(ranges.conditions.elevationM) elevationM: number;
+  @InRange(ranges.conditions.roughnessM, optional) roughnessM?: number | null;
+  @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
+  @TimeZone(optional) timeZone?: string | null;
+  @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
+  @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
+  @Part(() => ObstacleDto, { most: mostObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
+  @Part(() => LandingPlaceDto, { most: mostLandingPlaces, optional: true })
+  landingPlaces?: LandingPlaceDto[] | null;
+  @Part(() => LaunchPlaceDto, { most: mostLaunchPlaces, optional: true })
+  launchPlaces?: LaunchPlaceDto[] | null;
+  @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;
+  @OneOf(groundsBelow, optional) below?: GroundBelow | null;
+}
+
+export class HourDto implements HourlyWeather {
+  @Instant() at: string;
+  @InRange(ranges.conditions.airTemperatureC) airTemperatureC: number;
+  @InRange(ranges.conditions.relativeHumidity, optional) relativeHumidity?: number | null;
+  @InRange(ranges.conditions.qnhHpa, optional) qnhHpa?: number | null;
+  @Part(() => WindDto) wind: WindDto;
+}
+
+export class WeatherSourceDto implements WeatherSource {
+  @Name('Source') name: string;
+  @YesNo() practice: boolean;
+}
+
+export class DayDto implements DayContent {
+  @Id() placeId: string;
+  @Instant() at: string;
+  @Part(() => AirDto) weather: AirDto;
+  @Part(() => WeatherSourceDto, optional) weatherFrom?: WeatherSourceDto | null;
+  @Part(() => HourDto, { most: mostHours, optional: true }) hours?: HourDto[] | null;
+  @Part(() => WeatherSourceDto, optional) hoursFrom?: WeatherSourceDto | null;
+}
+
+export class AircraftDto implements AircraftContent {
+  @Name('Name of the aircraft') name: string;
+  @Part(() => AircraftSpecDto) spec: AircraftSpecDto;
+  @Part(() => FlightDto) flight: FlightDto;
+  @Part(() => PolicyDto) policy: PolicyDto;
+  @Instant(optional) retiredOn?: string | null;
+}
+
+export class KeepingDto implements BatteryKeeping {
+  @OneOf(batteryStates, optional) state?: BatteryState | null;
+  @Instant(optional) chargedAt?: string | null;
+  @OneOf(keptPlaces, optional) keptAt?: KeptPlace | null;
+  @Day(optional) boughtOn?: string | null;
+  @Day(optional) healthMeasuredOn?: string | null;
+  @Text(optional) notes?: string | null;
+}
+
+export class BatteryDto implements BatteryContent {
+  @Id() aircraftId: string;
+  @Name('Label of the battery') label: string;
+  @Part(() => PackDto) pack: PackDto;
+  @Part(() => KeepingDto, optional) keeping?: KeepingDto | null;
+}
+
+export class ChargerSpecDto implements Charger {
+  @InRange(chargerRanges.atOnce) atOnce: number;
+  @InRange(chargerRanges.emptyToFullS) emptyToFullS: number;
+  @OneOf(powerSources) power: PowerSource;
+  @Instant(optional) powerUntil?: string | null;
+}
+
+export class ChargerDto implements ChargerContent {
+  @Name('Name of the charger') name: string;
+  @Part(() => ChargerSpecDto) charger: ChargerSpecDto;
+}
+
+export class TestDto implements TestFlight {
+  @OneOf(testPatterns) pattern: TestPattern;
+  @OneOf(
+    styles.filter((style) => style !== 'hover'),
+    optional,
+  )
+  mode?: Mode | null;
+  @InRange(testFlightRanges.airspeedMps, optional) airspeedMps?: number | null;
+  @InRange(testFlightRanges.heightM) heightM: number;
+  @InRange(testFlightRanges.startCharge) startCharge: number;
+  @InRange(testFlightRanges.endCharge) endCharge: number;
+  @InRange(testFlightRanges.durationS) durationS: number;
+  @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
+}
+
+export class TestFlightDto implements TestFlightContent {
+  @Id() aircraftId: string;
+  @Id() batteryId: string;
+  @Instant() flownAt: string;
+  @Part(() => TestDto) test: TestDto;
+  @Part(() => WeatherDto) weather: WeatherDto;
+  @Text(optional) note?: string | null;
+  @Text(optional) excludedReason?: string | null;
+  @SomeOf(liftOffChecks, optional) liftOff?: LiftOffCheck[] | null;
+  @SomeOf(testQuestionCodes, optional) confirmed?: TestQuestionCode[] | null;
+}
+
+export class ShotDto implements Shot {
+  @Text() id: string;
+  @Name('Name of the shot') name: string;
+  @InRange(shotRanges.durationS) durationS: number;
+  @OneOf(styles) style: Style;
+  @InRange(shotRanges.distanceM) distanceM: number;
+  @InRange(shotRanges.bearingDeg) bearingDeg: number;
+  @InRange(shotRanges.heightM) heightM: number;
+}
+
+export class ShootDto implements ShootContent {
+  @Name('Name of the shoot') name: string;
+  @Id() aircraftId: string;
+  @Id() dayId: string;
+  @Ids(mostBatteriesOfShoot) batteryIds: string[];
+  @Instant() startsAt: string;
+  @InRange(shootRanges.swapTimeS) swapTimeS: number;
+  @Part(() => PolicyDto) policy: PolicyDto;
+  @Part(() => ShotDto, { most: mostShots }) shots: ShotDto[];
+}
+
+export class LiftOffDto implements LiftOffContent {
+  @Id() batteryId: string;
+  @SomeOf(liftOffChecks) ticked: LiftOffCheck[];
+}
+
+/** What is written of each kind of record. */
+export const contentDtos: Readonly<Record<Kind, Type<object>>> = {
+  places: PlaceDto,
+  days: DayDto,
+  aircraft: AircraftDto,
+  batteries: BatteryDto,
+  chargers: ChargerDto,
+  testFlights: TestFlightDto,
+  shoots: ShootDto,
+  liftOffs: LiftOffDto,
+};

@@ -1,0 +1,51 @@
+import {
+  type Content,
+  type FrozenEstimate,
+  type KeptRecord,
+  type Kind,
+  type Kinds,
+  requestForTest,
+  testOutcome,
+  timeZoneAt,
+} from '@acorn-tally/core';
+import type { Calculator } from '../calculations/calculator';
+import type { Stores } from '../database/stores';
+
+/** What stands beside a record: made once with it, left out of lists, or told there. */
+interface Beside<K extends Kind> {
+  /** Made once, when the record is; before it waits for its turn to be written. */
+  readonly made?: (content: Content<K>, stores: Stores, calculator: Calculator) => Promise<Kinds[K]['made']>;
+  /** As a list shows it: what is large comes with the record only. */
+  readonly listed?: (record: KeptRecord<K>) => object;
+  /** What follows from a record and a list tells beside it: no part of what is kept, nor of what is sent back. */
+  readonly told?: (record: KeptRecord<K>) => object | null;
+}
+
+export const beside: { readonly [K in Kind]?: Beside<K> } = {
+  places: {
+    /** The zone its coordinates lie in, which takes a large map to find. */
+    told: ({ coordinates }) => (coordinates ? { timeZone: timeZoneAt(coordinates) } : null),
+  },
+  testFlights: {
+    made: async (content, stores, calculator) => ({
+      estimate: await estimateAsFlown(content, stores, calculator),
+    }),
+    listed: ({ estimate: _, ...record }) => record,
+    told: (record) => testOutcome(record, Date.now()),
+  },
+};
+
+/** Estimates the flight as it was flown; that answer stays with it for good, whatever is learned later. */
+async function estimateAsFlown(
+  { aircraftId, batteryId, test, weather }: Content<'testFlights'>,
+  stores: Stores,
+  calculator: Calculator,
+): Promise<FrozenEstimate> {
+  const [aircraft, battery] = await stores.database.read((reader) =>
+    Promise.all([
+      stores.of('aircraft').get(reader, aircraftId),
+      stores.of('batteries').get(reader, batteryId),
+    ]),
+  );
+  return calculator.run('testEstimates', requestForTest(test, aircraft.spec, battery.pack, weather));
+}

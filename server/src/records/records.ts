@@ -1,0 +1,131 @@
+import { type Content, type Kept, type KeptRecord, type Kind, recordKinds } from '@acorn-tally/core';
+import type { Calculator } from '../calculations/calculator';
+import type { Reader, Transaction } from '../database/database';
+import { NeedsFirst, NothingThere } from '../database/errors';
+import type { Page } from '../database/recordStore';
+import { removeWhatGoesWith, requireReferences, requireUnused } from '../database/references';
+import type { Stores } from '../database/stores';
+import { noteWritten, type Repeatable, writtenBefore } from '../database/writtenOnce';
+import { beside } from './beside';
+import { requireRules } from './rules';
+
+/** A page of records, and what follows from some of them, by id. */
+export interface ToldPage extends Page<object> {
+  readonly told: Readonly<Record<string, object>>;
+}
+
+/** Keeps the records of one kind. What one request checks and writes is one transaction. */
+export class Records<K extends Kind> {
+  constructor(
+    readonly kind: K,
+    private readonly stores: Stores,
+    private readonly calculator: Calculator,
+  ) {}
+
+  async list(limit: number, cursor: string | null): Promise<ToldPage> {
+    const { items, ...page } = await this.stores.database.read((reader) =>
+      this.store.list(reader, limit, cursor),
+    );
+    const told = items.flatMap((record) => {
+      const about = this.beside?.told?.(record);
+      return about ? [[record.id, about] as const] : [];
+    });
+    return {
+      ...page,
+      items: items.map((record) => this.beside?.listed?.(record) ?? record),
+      told: Object.fromEntries(told),
+    };
+  }
+
+  get(id: string): Promise<KeptRecord<K>> {
+    return this.stores.database.read((reader) => this.store.get(reader, id)) as Promise<KeptRecord<K>>;
+  }
+
+  async create(content: Content<K>, id: string | undefined, once: Repeatable | null): Promise<object> {
+    const { database } = this.stores;
+    const made = await this.made(content, once);
+    return database.write((transaction) =>
+      this.writtenOnce(transaction, once, content, async () => {
+        await this.require(transaction, content, null);
+        return this.store.insert(transaction, { ...content, ...made } as never, id);
+      }),
+    );
+  }
+
+  replace(id: string, version: number, content: Content<K>, once: Repeatable | null): Promise<object> {
+    return this.stores.database.write((transaction) =>
+      this.writtenOnce(transaction, once, content, async () => {
+        await this.require(transaction, content, id);
+        return this.store.replace(transaction, id, version, content);
+      }),
+    );
+  }
+
+  remove(id: string, version: number | null): Promise<void> {
+    return this.stores.database.write(async (transaction) => {
+      await this.store.remove(transaction, id, version);
+      await requireUnused(transaction, this.kind, id);
+      await removeWhatGoesWith(transaction, this.kind, id, this.stores.instant());
+    });
+  }
+
+  /** Brings a record back, not under one that is itself removed. */
+  restore(id: string): Promise<KeptRecord<K>> {
+    return this.stores.database.write(async (transaction) => {
+      const record = (await this.store.restore(transaction, id)) as KeptRecord<K>;
+      await this.require(transaction, record, id).catch((error) => {
+        throw error instanceof NothingThere
+          ? new NeedsFirst(recordKinds[this.kind].noun, error.field)
+          : error;
+      });
+      return record;
+    });
+  }
+
+  private get store() {
+    return this.stores.of(this.kind);
+  }
+
+  private get beside() {
+    return beside[this.kind];
+  }
+
+  private async require(reader: Reader, content: Content<K>, id: string | null): Promise<void> {
+    await requireReferences(reader, this.kind, content);
+    await requireRules(this.kind, content, reader, this.stores, id);
+  }
+
+  /** What is made once with a record takes long, so it is made before the record waits for its turn; not for what was written already. */
+  private async made(content: Content<K>, once: Repeatable | null): Promise<object> {
+    const make = this.beside?.made;
+    if (!make) return {};
+    const { database } = this.stores;
+    const before = await database.read(async (reader) => {
+      await this.require(reader, content, null);
+      return once && writtenBefore(reader, once);
+    });
+    return before ? {} : make(content, this.stores, this.calculator);
+  }
+
+  /** Asked again with the same key, it is told what was written then, and nothing is written. */
+  private async writtenOnce(
+    transaction: Transaction,
+    once: Repeatable | null,
+    content: Content<K>,
+    write: () => Promise<Kept>,
+  ): Promise<object> {
+    const before = once && (await writtenBefore(transaction, once));
+    if (before)
+      return { ...(await this.stillMade(transaction, before.id)), ...this.store.whole(content), ...before };
+    const written = await write();
+    if (once) await noteWritten(transaction, once, written);
+    return written;
+  }
+
+  /** What was made with a record then, as long as it is there. */
+  private async stillMade(reader: Reader, id: string): Promise<object> {
+    if (!this.beside?.made) return {};
+    const [record] = await this.store.getMany(reader, [id]);
+    return record ?? {};
+  }
+}

@@ -1,0 +1,89 @@
+import {
+  type AircraftContent,
+  type Content,
+  flightProblem,
+  isTestOnly,
+  type Kind,
+  type ShootContent,
+  type TestFlightContent,
+  testFlightProblem,
+  toldInSi,
+} from '@acorn-tally/core';
+import type { Reader } from '../database/database';
+import { NothingThere } from '../database/errors';
+import { requireUnused } from '../database/references';
+import type { Stores } from '../database/stores';
+import { invalid } from '../http/problem';
+
+type Rule<K extends Kind> = (
+  content: Content<K>,
+  reader: Reader,
+  stores: Stores,
+  id: string | null,
+) => unknown;
+
+/** What holds for a record beside the ranges of its fields; each rule throws what is wrong. */
+const rules: { readonly [K in Kind]?: Rule<K> } = {
+  aircraft: wholeFlight,
+  batteries: staysWithItsUsers,
+  testFlights: async (content, reader, stores) => {
+    falling(content);
+    await requireOwn(reader, stores, content.aircraftId, [content.batteryId], 'batteryId');
+  },
+  shoots: async (content, reader, stores) => {
+    keepsReserve(content);
+    await requireOwn(reader, stores, content.aircraftId, content.batteryIds, 'batteryIds');
+  },
+};
+
+/** Within the transaction that writes it; `id` is null for a new record. */
+export async function requireRules<K extends Kind>(
+  kind: K,
+  content: Content<K>,
+  reader: Reader,
+  stores: Stores,
+  id: string | null,
+): Promise<void> {
+  await (rules[kind] as Rule<K> | undefined)?.(content, reader, stores, id);
+}
+
+function wholeFlight({ flight }: AircraftContent): void {
+  const problem = flightProblem(flight);
+  if (problem) throw invalid([{ path: 'flight.mix', message: toldInSi(problem) }]);
+}
+
+function falling({ test }: TestFlightContent): void {
+  const message = testFlightProblem(test);
+  if (message) throw invalid([{ path: 'test.endCharge', message, received: test.endCharge }]);
+}
+
+function keepsReserve({ policy }: ShootContent): void {
+  if (!isTestOnly(policy)) return;
+  const message = 'A plan never flies down to the forced landing or to empty: choose a reserve.';
+  throw invalid([{ path: 'policy.kind', message, received: policy.kind }]);
+}
+
+/** A battery that tests or shoots name belongs to their aircraft, and does not change it under them. */
+async function staysWithItsUsers(
+  { aircraftId }: Content<'batteries'>,
+  reader: Reader,
+  stores: Stores,
+  id: string | null,
+): Promise<void> {
+  if (id === null) return;
+  const [now] = await stores.of('batteries').getMany(reader, [id]);
+  if (now && now.aircraftId !== aircraftId) await requireUnused(reader, 'batteries', id);
+}
+
+async function requireOwn(
+  reader: Reader,
+  stores: Stores,
+  aircraftId: string,
+  ids: readonly string[],
+  field: string,
+): Promise<void> {
+  const batteries = await stores.of('batteries').getMany(reader, ids);
+  const own = new Set(batteries.filter((one) => one.aircraftId === aircraftId).map(({ id }) => id));
+  const strange = ids.filter((id) => !own.has(id));
+  if (strange.length > 0) throw new NothingThere(field, strange, 'This aircraft has no such battery.');
+}

@@ -1,0 +1,44 @@
+import type { DayAtPlace } from '@acorn-tally/core';
+import { IconPlus, IconTrash } from '@tabler/icons-react';
+import { ChoiceField } from '../fields/ChoiceField';
+import { LinkButton } from '../parts/LinkButton';
+import { useRemoval } from '../parts/useRemoval';
+import { edited, making } from '../records/changes';
+import { useRecords } from '../records/records';
+import styles from './WhichDay.module.css';
+
+/** At which place the day is; another begins with the ground of this one. */
+export function WhichPlace({ conditions }: { readonly conditions: DayAtPlace }) {
+  const { places, edit, fresh, doAll } = useRecords();
+  const remove = useRemoval();
+  const { id: dayId, placeId, place: name, weather } = conditions;
+  const another = () => {
+    const { elevationM, roughnessM } = weather;
+    const made = fresh('places', { name: `Place ${places.length + 1}`, elevationM, roughnessM });
+    const moved = edited(useRecords.getState(), 'days', dayId, { placeId: made.id });
+    doAll([making('places', made), ...(moved ? [moved] : [])], 'another place', {
+      offered: true,
+      apart: true,
+    });
+  };
+  return (
+    <div className={styles.which}>
+      {places.length > 1 && (
+        <ChoiceField
+          label="This day is at"
+          value={placeId}
+          options={places.map((one) => ({ value: one.id, label: one.name }))}
+          onChange={(next) => edit('days', dayId, { placeId: next }, 'where the day is', { apart: true })}
+        />
+      )}
+      <LinkButton onClick={another}>
+        <IconPlus size={15} aria-hidden /> Another place
+      </LinkButton>
+      {places.length > 1 && (
+        <LinkButton onClick={() => remove('places', [placeId], name)}>
+          <IconTrash size={15} aria-hidden /> Remove {name}
+        </LinkButton>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { keyOf } from './kinds';
+import type { Records } from './state';
+import type { Shelf, Shelved } from './surroundings';
+
+type Kept = Pick<Records, 'waiting' | 'undoSteps' | 'redoSteps'>;
+const nothing: Shelved = { waiting: [], done: [], undone: [] };
+
+/** Keeps what waits and what can be undone. One write at a time: what comes meanwhile is in the next. */
+export class Keeper {
+  private isRead = false;
+  private isBehind = false;
+  private isWriting = false;
+
+  constructor(
+    private readonly shelf: Shelf,
+    private readonly get: () => Kept,
+  ) {}
+
+  /** What was kept, under what was done since; null where it was taken up already. A browser that keeps nothing loses only that. */
+  async takeUp(): Promise<Kept | null> {
+    if (this.isRead) return null;
+    const kept = await this.shelf.read().catch(() => nothing);
+    this.isRead = true;
+    const { waiting, undoSteps, redoSteps } = this.get();
+    if (this.isBehind) void this.keep();
+    return {
+      waiting: {
+        ...Object.fromEntries(kept.waiting.map((one) => [keyOf(one.kind, one.id), one])),
+        ...waiting,
+      },
+      undoSteps: [...kept.done, ...undoSteps],
+      redoSteps: redoSteps.length > 0 ? redoSteps : kept.undone,
+    };
+  }
+
+  async keep(): Promise<void> {
+    this.isBehind = true;
+    if (this.isWriting || !this.isRead) return;
+    this.isWriting = true;
+    while (this.isBehind) {
+      this.isBehind = false;
+      const { waiting, undoSteps, redoSteps } = this.get();
+      const shelved = { waiting: Object.values(waiting), done: undoSteps, undone: redoSteps };
+      await this.shelf.write(shelved).catch(() => undefined);
+    }
+    this.isWriting = false;
+  }
+}

@@ -1,0 +1,123 @@
+import type { DBSchema, IDBPDatabase } from 'idb';
+import type { Step } from './changes';
+import { keyOf } from './kinds';
+import type { Shelf, Shelved } from './surroundings';
+import type { Waiting } from './waiting';
+
+type KeptStep = Step & { readonly tab: string; readonly isUndone: boolean };
+type KeptWaiting = Waiting & { readonly tab: string; readonly name: string };
+
+interface Kept extends DBSchema {
+  /** What is not yet on the server, by tab and record. */
+  waiting: { key: [string, string]; value: KeptWaiting };
+  /** What can be undone or redone, by tab and ordinal. */
+  steps: { key: [string, number]; value: KeptStep };
+}
+
+/** Which tabs there are: the name of this one, and whether another lives. */
+export interface Tabs {
+  own(): Promise<string>;
+  /** Of some names those whose tab is gone. */
+  gone(names: readonly string[]): Promise<readonly string[]>;
+}
+
+/**
+ * The shelf in the browser's database. Each tab keeps what is its own; what a tab left unsent that is gone, another takes over
+ * when it starts. Only what changed since it was last written is written.
+ */
+export function shelfIn(name: string, tabs: Tabs): Shelf {
+  let opened: Promise<IDBPDatabase<Kept>> | null = null;
+  let last: Shelved = { waiting: [], done: [], undone: [] };
+  const open = () => {
+    opened ??= import('idb').then(({ openDB }) =>
+      openDB<Kept>(name, 1, {
+        upgrade(database) {
+          database.createObjectStore('waiting', { keyPath: ['tab', 'name'] });
+          database.createObjectStore('steps', { keyPath: ['tab', 'ordinal'] });
+        },
+      }),
+    );
+    return opened;
+  };
+  return {
+    async read() {
+      const [database, own] = await Promise.all([open(), tabs.own()]);
+      const [waiting, steps] = await Promise.all([database.getAll('waiting'), database.getAll('steps')]);
+      const others = [...new Set([...waiting, ...steps].map(({ tab }) => tab))].filter((tab) => tab !== own);
+      const gone = await tabs.gone(others);
+      const left = waiting.filter(({ tab }) => gone.includes(tab));
+      await takeOver(
+        database,
+        own,
+        left,
+        steps.filter(({ tab }) => gone.includes(tab)),
+      );
+      const mine = steps.filter(({ tab }) => tab === own);
+      last = {
+        waiting: [...left, ...waiting.filter(({ tab }) => tab === own)].map(asWaiting),
+        done: mine.filter(({ isUndone }) => !isUndone).map(asStep),
+        undone: mine
+          .filter(({ isUndone }) => isUndone)
+          .map(asStep)
+          .reverse(),
+      };
+      return last;
+    },
+
+    async write(next) {
+      const [database, own] = await Promise.all([open(), tabs.own()]);
+      const transaction = database.transaction(['waiting', 'steps'], 'readwrite');
+      const [waiting, steps] = [transaction.objectStore('waiting'), transaction.objectStore('steps')];
+      const [before, after] = [byName(last.waiting), byName(next.waiting)];
+      const [stepsBefore, stepsAfter] = [byOrdinal(last), byOrdinal(next)];
+      last = next;
+      const work: Promise<unknown>[] = [];
+      for (const [at, one] of after)
+        if (before.get(at) !== one) work.push(waiting.put({ ...one, tab: own, name: at }));
+      for (const at of before.keys()) if (!after.has(at)) work.push(waiting.delete([own, at]));
+      for (const [at, { step, isUndone }] of stepsAfter) {
+        const known = stepsBefore.get(at);
+        if (known?.step !== step || known.isUndone !== isUndone)
+          work.push(steps.put({ ...step, tab: own, isUndone }));
+      }
+      for (const at of stepsBefore.keys()) if (!stepsAfter.has(at)) work.push(steps.delete([own, at]));
+      await Promise.all([...work, transaction.done]);
+    },
+  };
+}
+
+async function takeOver(
+  database: IDBPDatabase<Kept>,
+  own: string,
+  waiting: readonly KeptWaiting[],
+  steps: readonly KeptStep[],
+): Promise<void> {
+  const transaction = database.transaction(['waiting', 'steps'], 'readwrite');
+  await Promise.all([
+    ...waiting.flatMap((one) => [
+      transaction.objectStore('waiting').delete([one.tab, one.name]),
+      transaction.objectStore('waiting').put({ ...one, tab: own }),
+    ]),
+    ...steps.map(({ tab, ordinal }) => transaction.objectStore('steps').delete([tab, ordinal])),
+    transaction.done,
+  ]);
+}
+
+const byName = (waiting: readonly Waiting[]) => new Map(waiting.map((one) => [keyOf(one.kind, one.id), one]));
+
+function byOrdinal({ done, undone }: Shelved) {
+  return new Map(
+    [
+      ...done.map((step) => ({ step, isUndone: false })),
+      ...undone.map((step) => ({ step, isUndone: true })),
+    ].map((one) => [one.step.ordinal, one]),
+  );
+}
+
+function asWaiting({ tab: _t, name: _n, ...waiting }: KeptWaiting): Waiting {
+  return waiting;
+}
+
+function asStep({ tab: _t, isUndone: _u, ...step }: KeptStep): Step {
+  return step;
+}

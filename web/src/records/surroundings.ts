@@ -1,0 +1,40 @@
+import type { Kind } from '@acorn-tally/core';
+import type { Step } from './changes';
+import type { AnyRecord } from './kinds';
+import type { Waiting } from './waiting';
+
+/** What a tab keeps of what it did, so that a reload, a crash or a dead server loses nothing that was shown. */
+export interface Shelved {
+  readonly waiting: readonly Waiting[];
+  readonly done: readonly Step[];
+  readonly undone: readonly Step[];
+}
+
+/** Where that is kept. */
+export interface Shelf {
+  /** What this tab left behind, and what tabs that are gone left unsent. */
+  read(): Promise<Shelved>;
+  write(shelved: Shelved): Promise<void>;
+}
+
+/** What one tab tells the others: a record as it is on the server now, null where it was removed. */
+export interface Tidings {
+  readonly kind: Kind;
+  readonly id: string;
+  readonly record: AnyRecord | null;
+}
+
+export interface Channel {
+  tell(tidings: Tidings): void;
+  listen(hear: (tidings: Tidings) => void): void;
+}
+
+/** All that the store needs of the world around it; tests have a world of their own. */
+export interface Surroundings {
+  readonly shelf: Shelf;
+  readonly channel: Channel;
+  newId(): string;
+  now(): number;
+  /** Does something later; gives the way to call it off. */
+  later(ms: number, work: () => void): () => void;
+}

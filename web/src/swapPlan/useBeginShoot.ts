@@ -1,0 +1,39 @@
+import {
+  type AircraftRecord,
+  type DayRecord,
+  isFlown,
+  type ShootRecord,
+  usualReserveCharge,
+} from '@acorn-tally/core';
+import { useRecords } from '../records/records';
+import { useChosen } from '../state/chosen';
+
+const usualSwapTimeS = 270;
+
+/** Begins a shoot on a day, with all batteries of an aircraft that are flown, and shows it. */
+export function useBeginShoot() {
+  const choose = useChosen((state) => state.choose);
+  return (aircraft: AircraftRecord, day: DayRecord): void => {
+    const { add, batteries, shoots } = useRecords.getState();
+    const own = batteries.filter((one) => one.aircraftId === aircraft.id && isFlown(one.keeping));
+    const content = {
+      name: freeName(shoots),
+      aircraftId: aircraft.id,
+      dayId: day.id,
+      batteryIds: own.map(({ id }) => id),
+      startsAt: day.at,
+      swapTimeS: usualSwapTimeS,
+      policy: { kind: 'touch-down-charge' as const, reserveCharge: usualReserveCharge },
+      shots: [],
+    };
+    choose({ shootId: add('shoots', content, 'starting a shoot').id, shotId: null });
+  };
+}
+
+function freeName(shoots: readonly ShootRecord[]): string {
+  const taken = new Set(shoots.map(({ name }) => name));
+  for (let number = 1; ; number++) {
+    const name = number === 1 ? 'My shoot' : `My shoot ${number}`;
+    if (!taken.has(name)) return name;
+  }
+}
