@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createApp } from './app';
 import { InPool } from './calculations/pool';
 import { Database } from './database/database';
@@ -25,21 +26,22 @@ async function main(): Promise<void> {
 }
 
 async function serve(database: Database): Promise<void> {
-  const stores = new Stores(database, checks);
-  await stores.purge();
-  setInterval(() => void stores.purge().catch(() => undefined), dayMs).unref();
-  const loaded = process.argv.includes('--demo') && (await loadHollinFell(stores));
   const calculator = new InPool(new URL('./calculations.js', import.meta.url));
-  const hosts = (process.env.ACORN_TALLY_HOSTS ?? '').split(',').filter((host) => host !== '');
-  const app = await createApp({ stores, calculator, webFolder: join(server, '..', 'web', 'dist'), hosts });
+  let app: NestExpressApplication | null = null;
   const stop = once(async () => {
-    await app.close();
+    await app?.close();
     await calculator.close();
     await database.close();
     process.exit(0);
   });
   // A terminal sends Ctrl-C to every process of a command, and the command sends it on: the second is the same wish.
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
+  const stores = new Stores(database, checks);
+  await stores.purge();
+  setInterval(() => void stores.purge().catch(() => undefined), dayMs).unref();
+  const loaded = process.argv.includes('--demo') && (await loadHollinFell(stores));
+  const hosts = (process.env.ACORN_TALLY_HOSTS ?? '').split(',').filter((host) => host !== '');
+  app = await createApp({ stores, calculator, webFolder: join(server, '..', 'web', 'dist'), hosts });
   await app.listen(Number(process.env.PORT ?? 4310), '127.0.0.1');
   if (loaded) console.log('Loaded the example, Hollin Fell, into the empty database.');
   console.log(`Acorn Tally: ${await app.getUrl()}  (data in ${dataFolder}; Ctrl-C stops)`);
@@ -71,8 +73,9 @@ main().catch((error: unknown) => {
 
 function explain(error: unknown): unknown {
   if (error instanceof SickDatabase) return `Acorn Tally cannot start. ${error.message}`;
-  const { code, message } = error as { code?: string; message?: string };
+  const { code, message, syscall } = error as { code?: string; message?: string; syscall?: string };
   if (code === 'EADDRINUSE') return 'That port is taken: set another, for example PORT=4320.';
+  if (syscall === 'listen') return `The port cannot be used (${code}): set another, for example PORT=4320.`;
   if (message?.includes('output file already exists'))
     return 'There is a file of that name already: name another for the backup.';
   return error;

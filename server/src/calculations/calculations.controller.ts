@@ -67,7 +67,12 @@ export class CalculationsController {
   private async answer(name: JobName, asked: object, response: Response): Promise<unknown> {
     const left = new AbortController();
     response.once('close', () => left.abort());
-    const outcome = (await this.calculator.run(name, plain(asked) as never, left.signal)) as Outcome<object>;
+    const run = this.calculator.run(name, plain(asked) as never, left.signal) as Promise<Outcome<object>>;
+    const outcome = await run.catch((error: unknown) => {
+      if (left.signal.aborted) return null;
+      throw error;
+    });
+    if (outcome === null) return undefined;
     if (outcome.ok) return outcome.value;
     throw refused(outcome.refusal);
   }

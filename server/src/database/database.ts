@@ -1,5 +1,5 @@
-import { mkdirSync, readFileSync } from 'node:fs';
-import { join, resolve } from 'node:path';
+import { existsSync, mkdirSync, readFileSync, statSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
@@ -35,7 +35,7 @@ export class Database {
     const file = resolve(join(dataFolder, 'acorn-tally.db'));
     let client: Client | null = null;
     try {
-      mkdirSync(dataFolder, { recursive: true });
+      makeFolder(dirname(file));
       requireDatabaseFile(file);
       client = createClient({ url: `file:${file}`, timeout: 5000 });
       await client.execute('PRAGMA journal_mode = WAL');
@@ -47,7 +47,7 @@ export class Database {
       return new Database(file, fileNumber(file), client, rows);
     } catch (error) {
       client?.close();
-      throw sicknessIn(error, file) ?? error;
+      throw sicknessIn(error, file) ?? cannotOpen(file, error);
     }
   }
 
@@ -97,7 +97,7 @@ export class Database {
     }
   }
 
-  async pragma(name: 'journal_mode' | 'synchronous' | 'foreign_keys' | 'quick_check'): Promise<unknown> {
+  async pragma(name: 'journal_mode' | 'synchronous' | 'foreign_keys'): Promise<unknown> {
     const result = await this.client.execute(`PRAGMA ${name}`);
     return result.rows[0]?.[0];
   }
@@ -132,6 +132,19 @@ export class Database {
     if (!sickness.mayPass) this.sickness = sickness;
     return sickness;
   }
+}
+
+/** A folder and those above it. Node’s own way never ends where one cannot be made in a folder that is there (as in /proc; Node 20). */
+function makeFolder(folder: string): void {
+  if (existsSync(folder) && statSync(folder).isDirectory()) return;
+  makeFolder(dirname(folder));
+  mkdirSync(folder);
+}
+
+/** Whatever else stands in the way of the data is said in its own first line. */
+function cannotOpen(file: string, error: unknown): SickDatabase {
+  const [line = ''] = String((error as Error)?.message ?? error).split('\n');
+  return new SickDatabase(`${file} cannot be opened: ${line}`);
 }
 
 async function requireSound(client: Client, file: string): Promise<void> {

@@ -45,11 +45,19 @@ export function sicknessIn(error: unknown, file: string): SickDatabase | null {
   return null;
 }
 
+interface Caused {
+  readonly code?: unknown;
+  readonly message?: string;
+  readonly cause?: Caused;
+}
+
 /** The codes of an error and of what caused it. */
 function codesOf(error: unknown): string[] {
   const codes: string[] = [];
-  for (let at = error as { code?: unknown; cause?: unknown } | undefined; at; at = at.cause as typeof at) {
+  for (let at = error as Caused | undefined; at; at = at.cause) {
     if (typeof at.code === 'string') codes.push(at.code);
+    // The library tells this one in words only.
+    if (at.message?.includes('Unable to open connection')) codes.push('SQLITE_CANTOPEN');
     if (codes.length > 8) break;
   }
   return codes;

@@ -65,6 +65,10 @@ test('what cannot be a folder, and a lock of another program, are told as such',
   const folder = newFolder();
   writeFileSync(join(folder, 'file'), '');
   expect(await refusalOf(join(folder, 'file'))).toContain('cannot be written');
+  expect(await refusalOf('/proc/nowhere/data')).toContain('cannot be');
+  const inTheWay = newFolder();
+  mkdirSync(fileIn(inTheWay));
+  expect(await refusalOf(inTheWay)).toContain('cannot be');
   const locked = await closedExample();
   const other = createClient({ url: `file:${fileIn(locked)}` });
   const held = await other.transaction('write');

@@ -100,11 +100,12 @@ export class Records<K extends Kind> {
     const make = this.beside?.made;
     if (!make) return {};
     const { database } = this.stores;
-    const before = await database.read(async (reader) => {
-      await this.require(reader, content, null);
-      return once && writtenBefore(reader, once);
+    const isWritten = await database.read(async (reader) => {
+      const before = once && (await writtenBefore(reader, once));
+      if (!before) await this.require(reader, content, null);
+      return before !== null;
     });
-    return before ? {} : make(content, this.stores, this.calculator);
+    return isWritten ? {} : make(content, this.stores, this.calculator);
   }
 
   /** Asked again with the same key, it is told what was written then, and nothing is written. */

@@ -84,6 +84,12 @@ test('a test flight that is sent twice is one flight with one estimate', async (
   const again = await post('test-flights', 'key-000007', content).expect(201);
   expect(again.body).toEqual(first.body);
   expect(again.body.estimate.answer.usableS.planned).toBeGreaterThan(300);
+  // Also when what it names is gone by then.
+  await http().delete(`/api/v1/test-flights/${first.body.id}`).expect(204);
+  expect((await post('test-flights', 'key-000007', content).expect(201)).body).toMatchObject({
+    id: first.body.id,
+  });
+  await http().post(`/api/v1/test-flights/${first.body.id}/restore`).expect(201);
   expect(await items('test-flights')).toHaveLength(10);
 });
 

@@ -4,6 +4,7 @@ import { useRecords } from '../records/records';
 import styles from './Footer.module.css';
 
 const id = 'undo';
+const offeredMs = 8000;
 
 /** What took something away, brought something in or changed several at once is told, with the way back beside it. */
 export function useOfferUndo(): void {
@@ -14,7 +15,9 @@ export function useOfferUndo(): void {
       const last = undoSteps.at(-1);
       if (last?.ordinal === lastOrdinal) return;
       lastOrdinal = last?.ordinal;
-      void offer(last?.offered ? last.label : null);
+      // Steps that were kept from before the page was loaded are no news.
+      const isNew = last !== undefined && Date.now() - last.at < offeredMs;
+      void offer(last?.offered && isNew ? last.label : null);
     });
   }, []);
 }
@@ -31,7 +34,7 @@ async function offer(label: string | null): Promise<void> {
   notifications.show({
     id,
     role: 'status',
-    autoClose: 8000,
+    autoClose: offeredMs,
     closeButtonProps: { 'aria-label': 'Leave it so' },
     message: (
       <span className={styles.offer}>

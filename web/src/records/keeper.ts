@@ -1,8 +1,9 @@
 import { keyOf } from './kinds';
 import type { Records } from './state';
-import type { Shelf, Shelved } from './surroundings';
+import type { Shelf, Shelved, Surroundings } from './surroundings';
 
 type Kept = Pick<Records, 'waiting' | 'undoSteps' | 'redoSteps'>;
+const longestReadMs = 2000;
 const nothing: Shelved = { waiting: [], done: [], undone: [] };
 
 /** Keeps what waits and what can be undone. One write at a time: what comes meanwhile is in the next. */
@@ -14,12 +15,13 @@ export class Keeper {
   constructor(
     private readonly shelf: Shelf,
     private readonly get: () => Kept,
+    private readonly later: Surroundings['later'],
   ) {}
 
   /** What was kept, under what was done since; null where it was taken up already. A browser that keeps nothing loses only that. */
   async takeUp(): Promise<Kept | null> {
     if (this.isRead) return null;
-    const kept = await this.shelf.read().catch(() => nothing);
+    const kept = await Promise.race([this.shelf.read().catch(() => nothing), this.patience()]);
     this.isRead = true;
     const { waiting, undoSteps, redoSteps } = this.get();
     if (this.isBehind) void this.keep();
@@ -31,6 +33,11 @@ export class Keeper {
       undoSteps: [...kept.done, ...undoSteps],
       redoSteps: redoSteps.length > 0 ? redoSteps : kept.undone,
     };
+  }
+
+  /** A browser whose database does not open must not keep the pilot from his records. */
+  private patience(): Promise<Shelved> {
+    return new Promise((resolve) => this.later(longestReadMs, () => resolve(nothing)));
   }
 
   async keep(): Promise<void> {

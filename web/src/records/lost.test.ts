@@ -218,6 +218,19 @@ test('what somebody else came to need is not removed: it comes back, and it is s
   expect(tab.getState()).toMatchObject({ trouble: 'It was not removed. Used by: shoot Herd.', waiting: {} });
 });
 
+test('a change that is refused while its record is removed does not hold up the removal', async () => {
+  const tab = await opened('a');
+  server.mood = { status: 400, body: { detail: 'No.' } };
+  rename(tab, '');
+  void tab.getState().saveAtOnce();
+  tab.getState().removeAll('batteries', [jay1.id], 'removing');
+  await browser.pass(10);
+  server.mood = 'well';
+  await browser.pass(1000);
+  expect(onServer()).toBeNull();
+  expect(tab.getState()).toMatchObject({ batteries: [], waiting: {} });
+});
+
 test('a page that is left sends all that waits at once, and what another changed meanwhile is read when it is looked at again', async () => {
   const tab = await opened('a');
   server.sent.length = 0;

@@ -78,7 +78,7 @@ export class Saver {
     const next = waitingAfterAnswer(now, sent, answer, this.surroundings.newId());
     this.setWaiting(kind, id, next);
     this.take(now, answer, next);
-    if (answer.came === 'refused' && now.mine === null) this.bringBack(now, answer.message);
+    if (answer.came === 'refused' && next === null) this.bringBack(now, answer.message);
     this.store.keep();
   }
 

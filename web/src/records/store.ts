@@ -31,7 +31,7 @@ const comesOrGoes: How = { offered: true, apart: true };
 export function recordsStore({ shelf, channel, newId, now, later }: Surroundings) {
   return create<Records>((set, get) => {
     const history = new History();
-    const keeper = new Keeper(shelf, get);
+    const keeper = new Keeper(shelf, get, later);
     const keep = () => void keeper.keep();
     const saver = new Saver({ get, set, keep }, { channel, newId, later });
     const show = (kind: Kind, data: Data) => set({ [kind]: data[kind] } as Partial<Records>);

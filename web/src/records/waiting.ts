@@ -102,7 +102,7 @@ export function waitingAfterAnswer(
       return now.mine === null ? null : goingOn('removed');
     case 'refused':
       // What cannot be removed comes back.
-      if (now.mine === null) return null;
+      if (now.mine === null && sent.mine === null) return null;
       return { ...now, sent: [], halt: isNewer ? now.halt : { why: 'refused', message: answer.message } };
     case 'stale':
       return afterStale(now, sent, answer.current, goingOn);

@@ -24,7 +24,6 @@ import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import styles from './PlanSettings.module.css';
-import { WhichDay } from './WhichDay';
 import { WhichShoot } from './WhichShoot';
 
 interface Props {
@@ -87,7 +86,6 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
         value={shoot.policy.reserveCharge ?? usualReserveCharge}
         onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
       />
-      <WhichDay shoot={shoot} conditions={conditions} />
       <Checkbox.Group
         label="Batteries at hand"
         value={batteries
@@ -111,7 +109,7 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
           })}
         </div>
       </Checkbox.Group>
-      <WhichShoot aircraft={aircraft} shoot={shoot} />
+      <WhichShoot aircraft={aircraft} shoot={shoot} conditions={conditions} />
     </section>
   );
 }

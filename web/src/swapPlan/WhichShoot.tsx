@@ -1,4 +1,4 @@
-import type { AircraftRecord, ShootRecord } from '@acorn-tally/core';
+import type { AircraftRecord, DayAtPlace, ShootRecord } from '@acorn-tally/core';
 import { IconPlus, IconTrash } from '@tabler/icons-react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { LinkButton } from '../parts/LinkButton';
@@ -6,15 +6,17 @@ import { useRemoval } from '../parts/useRemoval';
 import { useChosen } from '../state/chosen';
 import { useDay, useShootsOf } from '../state/current';
 import { useBeginShoot } from './useBeginShoot';
+import { WhichDay } from './WhichDay';
 import styles from './WhichShoot.module.css';
 
 interface Props {
   readonly aircraft: AircraftRecord;
   readonly shoot: ShootRecord;
+  readonly conditions: DayAtPlace;
 }
 
-/** Which of the aircraft’s shoots it is; another is begun, this one removed. */
-export function WhichShoot({ aircraft, shoot }: Props) {
+/** Which of the aircraft’s shoots it is, and for which day; another is begun, this one removed. */
+export function WhichShoot({ aircraft, shoot, conditions }: Props) {
   const shoots = useShootsOf(aircraft.id);
   const day = useDay();
   const choose = useChosen((state) => state.choose);
@@ -31,6 +33,7 @@ export function WhichShoot({ aircraft, shoot }: Props) {
           onChange={(shootId) => choose({ shootId, shotId: null })}
         />
       )}
+      <WhichDay shoot={shoot} conditions={conditions} />
       {day && (
         <LinkButton onClick={() => begin(aircraft, day)}>
           <IconPlus size={15} aria-hidden /> Another shoot

@@ -59,6 +59,7 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
       <div className={styles.top}>
         <section aria-label="The flight against its estimate">
           {trouble && <Wrong>{trouble}</Wrong>}
+          {record.version === 0 && <Note>Its estimate is made when the flight has come to the server.</Note>}
           {estimate ? (
             <TestChart test={test} estimate={estimate} />
           ) : (
