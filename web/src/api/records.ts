@@ -80,6 +80,6 @@ function withTold(item: Listed, told: Page['told'][string] | undefined): Listed 
 }
 
 /** One record as a list would give it: by itself a test flight comes with its whole estimate. */
-function asListed(kind: Kind, record: unknown): Listed {
+export function asListed(kind: Kind, record: unknown): Listed {
   return (kind === 'testFlights' ? listedTest(record as TestFlightRecord, Date.now()) : record) as Listed;
 }

@@ -1,6 +1,8 @@
+import { frozenEstimate, listedTest } from '@acorn-tally/core';
 import fc from 'fast-check';
+import { boxDrawn } from '../../../core/fixtures/beliefs';
 import { seedOfTheDay } from '../../../core/fixtures/seeds';
-import { jay, jay1 } from '../testing/jay';
+import { fell, jay, jay1, jayRequest } from '../testing/jay';
 import { PretendBrowser, PretendServer } from '../testing/world';
 import { differences, taking } from './conflict';
 import { contentOf } from './kinds';
@@ -159,6 +161,37 @@ test('a stale write is asked: both versions are there until the pilot has chosen
   expect(conflictsIn(tab.getState().waiting)).toEqual([]);
   tab.getState().undo();
   expect(tab.getState().batteries[0]?.pack.cycles).toBe(12);
+});
+
+test('the other version of a test flight comes with its whole estimate, which is no part of what is chosen or sent', async () => {
+  const at = { createdAt: '2026-11-20T12:00:00Z', updatedAt: '2026-11-20T12:00:00Z', version: 1 };
+  const test = {
+    pattern: 'low-hover',
+    heightM: 2,
+    startCharge: 0.9,
+    endCharge: 0.25,
+    durationS: 900,
+  } as const;
+  const content = {
+    aircraftId: jay.id,
+    batteryId: jay1.id,
+    flownAt: at.createdAt,
+    test,
+    weather: fell.weather,
+  };
+  const flown = { ...at, ...content, id: 'flown', note: 'before' };
+  const estimate = frozenEstimate(jayRequest, boxDrawn(16));
+  const tab = await opened('a');
+  tab.setState({ testFlights: [listedTest({ ...flown, estimate }, Date.now())] });
+  server.put('testFlights', { ...flown, estimate, version: 2, note: 'theirs' } as never);
+  tab.getState().edit('testFlights', 'flown', { note: 'mine' }, 'note');
+  await browser.pass(400);
+  const [conflict] = conflictsIn(tab.getState().waiting);
+  const theirs = contentOf<'testFlights'>(conflict?.halt.theirs as never);
+  expect(differences(conflict?.mine, theirs, null).map(({ path }) => path.join('.'))).toEqual(['note']);
+  tab.getState().settle('testFlights', 'flown', taking(conflict?.mine as object, []));
+  await browser.pass(400);
+  expect(Object.keys(server.sent.at(-1)?.body ?? {})).not.toContain('estimate');
 });
 
 test('a conflict outlives a reload', async () => {

@@ -1,6 +1,6 @@
 import { type Kind, kinds } from '@acorn-tally/core';
 import { ApiError } from '../api/client';
-import { createRecord, removeRecord, replaceRecord, restoreRecord } from '../api/records';
+import { asListed, createRecord, removeRecord, replaceRecord, restoreRecord } from '../api/records';
 import type { AnyRecord } from './kinds';
 import { type Answer, sendingOf, type Waiting } from './waiting';
 
@@ -37,12 +37,12 @@ async function sent(waiting: Waiting): Promise<Answer> {
   }
 }
 
-function answerOf(error: ApiError, { mine }: Waiting): Answer {
+function answerOf(error: ApiError, { kind, mine }: Waiting): Answer {
   if (error.status === 404)
     return mine === null ? { came: 'done', record: null } : { came: 'stale', current: null };
   if (error.status === 409 && error.isRemoved) return { came: 'removed-before' };
   if (error.status === 409 && error.current !== null)
-    return { came: 'stale', current: error.current as AnyRecord };
+    return { came: 'stale', current: asListed(kind, error.current) as AnyRecord };
   if (error.status >= 400 && error.status < 500 && ![408, 425, 429].includes(error.status))
     return { came: 'refused', message: error.message };
   return unknown;
