@@ -13,7 +13,7 @@ import styles from './Shell.module.css';
 import { useLoading } from './useLoading';
 import { useOfferUndo } from './useOfferUndo';
 import { useOpened } from './useOpened';
-import { useSavingAtClose } from './useSavingAtClose';
+import { useStayInStep } from './useStayInStep';
 import { fetchAllViews } from './viewAt';
 import { views } from './views';
 import { Waiting } from './Waiting';
@@ -34,7 +34,7 @@ export function Shell() {
   const { first, all } = useLoading();
   // Minutes stand as soon as they can be reckoned; the other views wait for the rest, which is on its way.
   const loading = ['/', '/minutes'].includes(pathname) ? first : all;
-  useSavingAtClose();
+  useStayInStep();
   useOfferUndo();
   const search = useCallback(() => setSearches((count) => count + 1), []);
   const keys = useMemo(

@@ -8,7 +8,7 @@ const oldMs = 20_000;
  * What was typed a moment before the page is left is sent at once; when the server can be reached again, what waits is sent, and
  * when the page is looked at again, what others changed is read.
  */
-export function useSavingAtClose(): void {
+export function useStayInStep(): void {
   useEffect(() => {
     const { saveAtOnce, retry, refresh } = useRecords.getState();
     let leftAt = Date.now();
