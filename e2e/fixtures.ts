@@ -77,6 +77,12 @@ export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }, { exa
       await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 10_000 });
       return response;
     };
+    const reload = page.reload.bind(page);
+    page.reload = async (...request) => {
+      const response = await reload(...request);
+      await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 10_000 });
+      return response;
+    };
     await use(page);
   },
   app: async ({ exampleFolder }, use) => {

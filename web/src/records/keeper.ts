@@ -18,9 +18,8 @@ export class Keeper {
     private readonly later: Surroundings['later'],
   ) {}
 
-  /** What was kept, under what was done since; null where it was taken up already. A browser that keeps nothing loses only that. */
-  async takeUp(): Promise<Kept | null> {
-    if (this.isRead) return null;
+  /** What was kept, under what was done since. A browser that keeps nothing loses only that. */
+  async takeUp(): Promise<Kept> {
     const kept = await Promise.race([this.shelf.read().catch(() => nothing), this.patience()]);
     this.isRead = true;
     const { waiting, undoSteps, redoSteps } = this.get();

@@ -77,16 +77,6 @@ export function recordsStore({ shelf, channel, newId, now, later }: Surroundings
       set({ [kind]: [...others, ...mine].sort(byMaking) } as Partial<Records>);
     };
 
-    /** Lists that were on their way while something was written are old, and are read again. */
-    const read = async (some: readonly Kind[]): Promise<void> => {
-      const answersBefore = saver.answers;
-      const lists = await Promise.all(some.map(async (kind) => [kind, await listAll(kind)] as const));
-      if (saver.answers !== answersBefore) return read(some);
-      for (const [kind, { records }] of lists) takeList(kind, records as readonly AnyRecord[]);
-      const damaged = lists.flatMap(([, { damagedIds }]) => damagedIds);
-      set(({ damagedIds }) => ({ damagedIds: [...new Set([...damagedIds, ...damaged])] }));
-    };
-
     /** What another tab wrote is shown here too, unless it is being changed here. */
     const hear = ({ kind, id, record }: Tidings) => {
       if (get().waiting[keyOf(kind, id)]) return;
@@ -95,13 +85,27 @@ export function recordsStore({ shelf, channel, newId, now, later }: Surroundings
       show(kind, record ? put(get(), kind, record as never) : drop(get(), kind, id));
     };
 
-    /** What this browser kept is taken up once, before anything is read from the server. */
-    const takeUp = async () => {
-      const kept = await keeper.takeUp();
-      if (!kept) return;
-      channel.listen(hear);
-      set(kept);
-      history.goOnFrom([...kept.undoSteps, ...kept.redoSteps]);
+    /** What this browser kept is taken up once, before anything that the server tells is shown. */
+    let takenUp: Promise<void> | null = null;
+    const takeUp = () => {
+      takenUp ??= (async () => {
+        const kept = await keeper.takeUp();
+        channel.listen(hear);
+        set(kept);
+        history.goOnFrom([...kept.undoSteps, ...kept.redoSteps]);
+      })();
+      return takenUp;
+    };
+
+    /** Lists that were on their way while something was written are old, and are read again. */
+    const read = async (some: readonly Kind[]): Promise<void> => {
+      const answersBefore = saver.answers;
+      const asked = Promise.all(some.map(async (kind) => [kind, await listAll(kind)] as const));
+      const [lists] = await Promise.all([asked, takeUp()]);
+      if (saver.answers !== answersBefore) return read(some);
+      for (const [kind, { records }] of lists) takeList(kind, records as readonly AnyRecord[]);
+      const damaged = lists.flatMap(([, { damagedIds }]) => damagedIds);
+      set(({ damagedIds }) => ({ damagedIds: [...new Set([...damagedIds, ...damaged])] }));
     };
 
     return {
@@ -118,7 +122,6 @@ export function recordsStore({ shelf, channel, newId, now, later }: Surroundings
       async load() {
         set({ loading: 'loading', loadingRest: 'loading', trouble: null });
         try {
-          await takeUp();
           await read(firstKinds);
           set({ loading: 'ready' });
         } catch (error) {
