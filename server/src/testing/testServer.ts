@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createApp } from '../app';
-import { InThisThread } from '../calculations/calculator';
+import { Calculator } from '../calculations/calculator';
+import { type Answered, type Asked, type JobName, jobs } from '../calculations/jobs';
 import { Database } from '../database/database';
 import { Stores } from '../database/stores';
 import { loadHollinFell } from '../demo/hollinFell';
@@ -19,6 +20,15 @@ export interface TestServer {
 
 export const migrations = join(__dirname, '..', '..', 'migrations');
 export const newFolder = () => mkdtempSync(join(tmpdir(), 'acorn-tally-test-'));
+
+/** In the thread that asks: the threads of the pool are tried on the built server (e2e/server.spec). */
+class InThisThread extends Calculator {
+  async run<Name extends JobName>(name: Name, asked: Asked<Name>): Promise<Answered<Name>> {
+    return jobs[name](asked as never) as Answered<Name>;
+  }
+
+  async close(): Promise<void> {}
+}
 
 /** A whole server on a database of its own with the example in it; its clock may be set. */
 export async function startTestServer(now: () => Date = () => new Date()): Promise<TestServer> {
