@@ -14,6 +14,7 @@ import {
   withUnit,
 } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
+import { capital } from '../parts/capital';
 import type { Clock } from '../state/clock';
 
 /** Quantities by the name of their field, those of a kind of record before the others. */
@@ -69,10 +70,6 @@ const words: Readonly<Record<string, string>> = {
 /** "maxAirspeedMps" → "max airspeed mps". */
 function spaced(name: string): string {
   return name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 interface Reader {

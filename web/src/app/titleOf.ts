@@ -1,4 +1,5 @@
 import { recordKinds } from '@acorn-tally/core';
+import { capital } from '../parts/capital';
 import type { Waiting } from '../records/waiting';
 
 /** What a person calls a record that waits: "Battery Jay 1", "A day". */
@@ -8,8 +9,4 @@ export function titleOf({ kind, mine, base, halt }: Waiting): string {
   const { noun, calledBy } = recordKinds[kind];
   const name = calledBy && (known as Readonly<Record<string, unknown>> | null)?.[calledBy as string];
   return typeof name === 'string' ? `${capital(noun)} ${name}` : `A ${noun}`;
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

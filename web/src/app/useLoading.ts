@@ -3,6 +3,7 @@ import { usualDay, usualPlace } from '../conditions/usualConditions';
 import { making } from '../records/changes';
 import { useRecords } from '../records/records';
 import type { Loading } from '../records/state';
+import { daysWithPlace } from '../state/daysWithPlace';
 
 interface Loaded {
   /** What Minutes and the ribbon need. */
@@ -33,8 +34,8 @@ function start(): Promise<void> {
 
 /** Nobody did that, so it is nothing to undo. */
 function beginIfEmpty(): void {
-  const { loading, days, fresh, doAll, undoSteps } = useRecords.getState();
-  if (loading !== 'ready' || days.length > 0) return;
+  const { loading, fresh, doAll, undoSteps, ...data } = useRecords.getState();
+  if (loading !== 'ready' || daysWithPlace(data).length > 0) return;
   const place = fresh('places', usualPlace);
   const day = fresh('days', { ...usualDay(new Date()), placeId: place.id });
   doAll([making('places', place), making('days', day)], 'a place and a day to begin with');

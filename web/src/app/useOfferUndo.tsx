@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import { useEffect } from 'react';
+import { capital } from '../parts/capital';
 import { useRecords } from '../records/records';
 import styles from './Footer.module.css';
 
@@ -45,8 +46,4 @@ async function offer(label: string | null): Promise<void> {
       </span>
     ),
   });
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,6 +1,7 @@
 import type { DayAtPlace } from '@acorn-tally/core';
 import { Button, Slider } from '@mantine/core';
 import { useMemo } from 'react';
+import { capital } from '../parts/capital';
 import { LightBand } from '../parts/LightBand';
 import { Note } from '../parts/Note';
 import { useRecords } from '../records/records';
@@ -191,8 +192,4 @@ function Curve({ words, lines, low, high }: CurveProps) {
       </svg>
     </div>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

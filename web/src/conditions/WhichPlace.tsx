@@ -4,6 +4,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { LinkButton } from '../parts/LinkButton';
 import { useRemoval } from '../parts/useRemoval';
 import { edited, making } from '../records/changes';
+import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import styles from './WhichDay.module.css';
 
@@ -16,10 +17,7 @@ export function WhichPlace({ conditions }: { readonly conditions: DayAtPlace }) 
     const { elevationM, roughnessM } = weather;
     const made = fresh('places', { name: `Place ${places.length + 1}`, elevationM, roughnessM });
     const moved = edited(useRecords.getState(), 'days', dayId, { placeId: made.id });
-    doAll([making('places', made), ...(moved ? [moved] : [])], 'another place', {
-      offered: true,
-      apart: true,
-    });
+    doAll([making('places', made), ...(moved ? [moved] : [])], 'another place', comesOrGoes);
   };
   return (
     <div className={styles.which}>

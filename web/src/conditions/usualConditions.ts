@@ -1,9 +1,9 @@
 import type { DayContent, PlaceContent } from '@acorn-tally/core';
 
-/** What a new database begins with: open ground at the sea, */
+/** Where a new database begins: open ground at the sea. */
 export const usualPlace: PlaceContent = { name: 'My site', elevationM: 0, roughnessM: 0.1 };
 
-/** and a mild day with a light wind, as a forecast for 10 m gives it. */
+/** When: a mild day with a light wind, as a forecast for 10 m gives it. */
 export function usualDay(now: Date): Omit<DayContent, 'placeId'> {
   return {
     at: now.toISOString(),

@@ -31,6 +31,7 @@ import { classInWords } from '../parts/kitWords';
 import { Note } from '../parts/Note';
 import { Wrong } from '../parts/Wrong';
 import { making } from '../records/changes';
+import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
@@ -105,7 +106,7 @@ export default function FirstSteps({ conditions }: { readonly conditions: DayAtP
     doAll(
       [making('aircraft', made), ...batteries.map((battery) => making('batteries', battery))],
       `setting up ${name}`,
-      { offered: true, apart: true },
+      comesOrGoes,
     );
     keepDraft(null);
     choose({ aircraftId: made.id, batteryId: null });

@@ -16,6 +16,7 @@ import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { useRemoval } from '../parts/useRemoval';
 import { making } from '../records/changes';
+import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useWriter } from '../state/units';
@@ -45,7 +46,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
       chosen.id,
       { retiredOn: chosen.retiredOn ? null : new Date().toISOString() },
       chosen.retiredOn ? `bringing back ${chosen.name}` : `retiring ${chosen.name}`,
-      { offered: true, apart: true },
+      comesOrGoes,
     );
   const removeIt = () =>
     remove(
@@ -114,10 +115,11 @@ function AddAircraft() {
     const own = `Aircraft ${aircraft.length + 1}`;
     const made = fresh('aircraft', aircraftOfClass(template, own));
     const first = { aircraftId: made.id, label: `${own} 1`, pack: template.pack, keeping: usualKeeping };
-    doAll([making('aircraft', made), making('batteries', fresh('batteries', first))], `adding ${own}`, {
-      offered: true,
-      apart: true,
-    });
+    doAll(
+      [making('aircraft', made), making('batteries', fresh('batteries', first))],
+      `adding ${own}`,
+      comesOrGoes,
+    );
     choose({ aircraftId: made.id, batteryId: null });
   };
   return (

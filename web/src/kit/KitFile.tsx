@@ -17,6 +17,7 @@ import { PanelPart, SidePanel } from '../parts/SidePanel';
 import { saveFile } from '../parts/saveFile';
 import { Wrong } from '../parts/Wrong';
 import { edited, making } from '../records/changes';
+import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { useClock } from '../state/clock';
 import styles from './KitFile.module.css';
@@ -100,7 +101,7 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
     const made = fresh.map(({ owner, line: { label, pack, keeping } }) =>
       making('batteries', newRecord('batteries', { aircraftId: owner.id, label, pack, keeping })),
     );
-    doAll([...written, ...made], `importing ${read.name}`, { offered: true, apart: true });
+    doAll([...written, ...made], `importing ${read.name}`, comesOrGoes);
     onClose();
   };
   const count = fresh.length + known.length;

@@ -8,6 +8,9 @@ export interface How {
   readonly apart?: boolean;
 }
 
+/** Something came, went, or changed in many places. */
+export const comesOrGoes: How = { offered: true, apart: true };
+
 /** Changes of one kind within this time are one step to undo. */
 const sameStepMs = 2000;
 const undoDepth = 100;

@@ -2,7 +2,7 @@ import { type Content, type Kind, kinds } from '@acorn-tally/core';
 import { create } from 'zustand';
 import { listAll } from '../api/records';
 import { type Change, done, edited, making, reversed, rewritten } from './changes';
-import { History, type How, keyOfStep } from './history';
+import { comesOrGoes, History, type How, keyOfStep } from './history';
 import { Keeper } from './keeper';
 import {
   type AnyRecord,
@@ -25,7 +25,6 @@ import { type Base, saysTheSame, waitingAfter } from './waiting';
 /** Minutes are reckoned from these; they are read first. */
 const firstKinds: readonly Kind[] = ['places', 'days', 'aircraft', 'batteries'];
 const otherKinds = kinds.filter((kind) => !firstKinds.includes(kind));
-const comesOrGoes: How = { offered: true, apart: true };
 
 /** All records as they are shown, and the one way to change them. */
 export function recordsStore({ shelf, channel, newId, now, later }: Surroundings) {

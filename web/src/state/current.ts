@@ -10,6 +10,7 @@ import {
 import { useMemo } from 'react';
 import { useRecords } from '../records/records';
 import { useChosen } from './chosen';
+import { daysWithPlace } from './daysWithPlace';
 
 /** The aircraft that are still flown. */
 export function useFleet(): readonly AircraftRecord[] {
@@ -44,10 +45,13 @@ export function useBattery(batteries: readonly BatteryRecord[]): BatteryRecord |
   return batteries.find((battery) => battery.id === id) ?? batteries[0] ?? null;
 }
 
-/** The chosen day, or the first one. */
+/** The chosen day, or the first one, of those whose place is there. */
 export function useDay(): DayRecord | null {
   const id = useChosen((state) => state.dayId);
-  return useRecords((state) => state.days.find((day) => day.id === id) ?? state.days[0] ?? null);
+  return useRecords((state) => {
+    const whole = daysWithPlace(state);
+    return whole.find((day) => day.id === id) ?? whole[0] ?? null;
+  });
 }
 
 /** The chosen day at its place: what a flight meets. */

@@ -33,7 +33,7 @@ import { TextField } from '../fields/TextField';
 import { Chosen } from '../parts/Desk';
 import { IconButton } from '../parts/IconButton';
 import { LinkButton } from '../parts/LinkButton';
-import type { How } from '../records/history';
+import { comesOrGoes, type How } from '../records/history';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useWriter } from '../state/units';
@@ -90,10 +90,11 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
                 }
                 onMove={(step) => move(index, index + step)}
                 onRemove={() =>
-                  setShots((now) => now.filter((other) => other.id !== shot.id), `removing ${shot.name}`, {
-                    offered: true,
-                    apart: true,
-                  })
+                  setShots(
+                    (now) => now.filter((other) => other.id !== shot.id),
+                    `removing ${shot.name}`,
+                    comesOrGoes,
+                  )
                 }
               />
             ))}

@@ -14,6 +14,7 @@ import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
+import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBatteriesOf, useConditionsOf, useDay, useFleet, useShoot } from '../state/current';
@@ -157,7 +158,7 @@ function Flights({ plan, shoot, batteries, conditions }: FlightsProps) {
       shoot.id,
       { shots: splitShot(shoot.shots, id, parts, () => crypto.randomUUID()) },
       `splitting ${shotOf(id)?.name}`,
-      { offered: true, apart: true },
+      comesOrGoes,
     );
   const numberOf = (id: string) => shoot.shots.findIndex((shot) => shot.id === id) + 1;
   return (

@@ -27,6 +27,7 @@ import { TextField } from '../fields/TextField';
 import { Note } from '../parts/Note';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
 import { making, removing } from '../records/changes';
+import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout } from '../state/belief';
@@ -143,10 +144,11 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
     const saved = fresh('testFlights', content, {
       outcome: outcomeMeanwhile(content, request, middle, Date.now()),
     });
-    doAll([making('testFlights', saved), ...(card ? [removing('liftOffs', card)] : [])], 'recording a test', {
-      offered: true,
-      apart: true,
-    });
+    doAll(
+      [making('testFlights', saved), ...(card ? [removing('liftOffs', card)] : [])],
+      'recording a test',
+      comesOrGoes,
+    );
     choose({ testFlightId: saved.id });
     keepDraft(null);
     // The panel goes; what is typed from now on is meant for the view.

@@ -1,0 +1,4 @@
+/** As the first word of a sentence. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
