@@ -117,6 +117,7 @@ function FieldByField({ conflict: { kind, id }, differing, mine }: FieldsProps) 
                 name={`${id} ${nameOfPath(one)}`}
                 checked={sideOf(one) === side}
                 onChange={() => choose({ ...chosen, [nameOfPath(one)]: side })}
+                classNames={{ body: styles.option }}
                 label={valueInWords(kind, name, one[side], reader)}
                 aria-label={`${field}: ${side === 'mine' ? 'yours' : 'the other'}, ${valueInWords(kind, name, one[side], reader)}`}
               />

@@ -17,12 +17,12 @@ import { percent } from '../fields/percent';
 import { capital } from '../parts/capital';
 import type { Clock } from '../state/clock';
 
-/** Quantities by the name of their field, those of a kind of record before the others. */
+/** Quantities by the name of their field; what is said of a kit and a plan goes before what is said of a test. */
 const quantities: Readonly<Record<string, Quantity>> = {
+  ...testFlightRanges,
   ...ranges.styleShare,
   ...ranges.flight,
   ...launchPlaceRanges,
-  ...testFlightRanges,
   ...siteRanges,
   ...ranges.policy,
   ...ranges.conditions,
