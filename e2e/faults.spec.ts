@@ -20,6 +20,7 @@ test('a view that cannot be drawn says so, the rest works on, and what was typed
   const alert = page.getByRole('alert').filter({ hasText: 'This view could not be shown' });
   await expect(alert).toBeVisible();
   await expect(alert).toContainText('What you entered is kept.');
+  await expect(alert.getByRole('heading', { level: 1 })).toBeVisible();
   // The panel is open still, as its address says.
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');

@@ -70,7 +70,7 @@ export function Shell() {
       {/* Charts take their colours when they are made, so another look makes them anew. */}
       <div className={styles.view}>
         {loading === 'ready' ? (
-          <Guard what="This view" resetKeys={[pathname, look]}>
+          <Guard view what="This view" resetKeys={[pathname, look]}>
             <Suspense fallback={<Waiting />}>
               <Outlet key={look} />
             </Suspense>

@@ -10,33 +10,41 @@ interface Props {
   readonly what: string;
   /** When one of these changes it is tried again. */
   readonly resetKeys?: readonly unknown[];
+  /** It guards a whole view, whose headline goes down with it. */
+  readonly view?: boolean;
   readonly children: ReactNode;
 }
 
 /** Whatever goes wrong in drawing a part takes only that part down: it says what happened, and offers to go on. */
-export function Guard({ what, resetKeys, children }: Props) {
+export function Guard({ what, resetKeys, view = false, children }: Props) {
   return (
     <ErrorBoundary
       resetKeys={resetKeys ? [...resetKeys] : undefined}
-      fallbackRender={(props) => <Broken what={what} {...props} />}
+      fallbackRender={(props) => <Broken what={what} view={view} {...props} />}
     >
       {children}
     </ErrorBoundary>
   );
 }
 
-function Broken({ what, error, resetErrorBoundary }: FallbackProps & { readonly what: string }) {
+interface BrokenProps extends FallbackProps {
+  readonly what: string;
+  readonly view: boolean;
+}
+
+function Broken({ what, view, error, resetErrorBoundary }: BrokenProps) {
   const { undoSteps, undo } = useRecords();
   const undoIt = () => {
     undo();
     resetErrorBoundary();
   };
+  const Heading = view ? 'h1' : 'h2';
   const last = undoSteps[undoSteps.length - 1];
   return (
     <section className={styles.broken} role="alert">
-      <h2>
+      <Heading>
         <IconAlertTriangle size={18} aria-hidden /> {what} could not be shown
-      </h2>
+      </Heading>
       <p>
         A fault of ours: <code>{error instanceof Error ? error.message : String(error)}</code>. What you
         entered is kept.
