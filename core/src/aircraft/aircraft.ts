@@ -36,6 +36,8 @@ export interface Aircraft {
   readonly lowReturnHeightM?: number | null;
   readonly dragAreaM2?: number | null;
   readonly auxiliaryPowerW?: number | null;
+  /** What hangs on it beyond that mass: guards, a filter, a light. The box was measured without it. */
+  readonly addedMassKg?: number | null;
 }
 
 const metresPerSecond = (label: string, min: number, max: number): Quantity => ({
@@ -104,6 +106,7 @@ export const aircraftRanges = {
   lowReturnHeightM: metres('Low return height', 0, 100),
   dragAreaM2: { label: 'Drag area', unit: 'cm²', siPerUnit: 0.0001, min: 0.0002, max: 1, step: 5 },
   auxiliaryPowerW: { label: 'Electronics', unit: 'W', siPerUnit: 1, min: 0, max: 200, step: 0.5 },
+  addedMassKg: { label: 'Hung on it', unit: 'g', siPerUnit: 0.001, min: 0, max: 5, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
 export const maxAirspeedRange = metresPerSecond('Top airspeed', 1, 60);

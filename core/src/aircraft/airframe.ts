@@ -92,6 +92,11 @@ export function airframeOf(aircraft: Aircraft, coefficients: AirframeCoefficient
   };
 }
 
+/** An airframe with what hangs on it. Its rotors, drag and electronics stay what they were. */
+export function laden(airframe: Airframe, addedMassKg: number): Airframe {
+  return addedMassKg === 0 ? airframe : { ...airframe, massKg: airframe.massKg + addedMassKg };
+}
+
 /** Disc area of all rotors in m², from their diameter or a typical disc loading of the kind. */
 export function discAreaM2(aircraft: Aircraft, discLoadingRatio: number): number {
   if (aircraft.rotorDiameterM != null) {

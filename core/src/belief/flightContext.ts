@@ -1,5 +1,6 @@
 import { atmosphereOver, type Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
+import { laden } from '../aircraft/airframe';
 import type { Battery } from '../battery/battery';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
@@ -50,7 +51,11 @@ export function solvedAircraft(flown: Flown, { coefficients }: World): Outcome<S
   const { powertrain, hoverTimeFinding } = box.value;
   return success({
     aircraft,
-    powertrain: { ...powertrain, flightRatio: coefficients.flightPowerRatio },
+    powertrain: {
+      ...powertrain,
+      airframe: laden(powertrain.airframe, aircraft.addedMassKg ?? 0),
+      flightRatio: coefficients.flightPowerRatio,
+    },
     atmosphere: atmosphere.value,
     coefficients,
     hoverTimeFinding,

@@ -9,6 +9,7 @@ import type {
   PlaceContent,
   ShootContent,
   TestFlightContent,
+  TimedChargeContent,
 } from './records';
 
 /** Every kind of record: what of it is written, and what is made once with it. */
@@ -19,6 +20,7 @@ export interface Kinds {
   batteries: { content: BatteryContent; made: object };
   chargers: { content: ChargerContent; made: object };
   testFlights: { content: TestFlightContent; made: { readonly estimate: FrozenEstimate } };
+  timedCharges: { content: TimedChargeContent; made: object };
   shoots: { content: ShootContent; made: object };
   liftOffs: { content: LiftOffContent; made: object };
 }
@@ -58,6 +60,13 @@ export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
     noun: 'test flight',
     nouns: 'test flights',
     refersTo: { aircraftId: 'aircraft', batteryId: 'batteries' },
+    calledBy: null,
+  },
+  timedCharges: {
+    path: 'timed-charges',
+    noun: 'timed charge',
+    nouns: 'timed charges',
+    refersTo: { chargerId: 'chargers', batteryId: 'batteries' },
     calledBy: null,
   },
   shoots: {

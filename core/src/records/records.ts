@@ -3,6 +3,7 @@ import type { HourlyWeather } from '../air/hours';
 import type { Site } from '../air/site';
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
+import type { ChargeMark } from '../battery/chargeTiming';
 import type { Charger } from '../battery/charging';
 import type { BatteryKeeping } from '../battery/keeping';
 import type { Belief } from '../belief/belief';
@@ -132,10 +133,16 @@ export function frozenEstimate(request: EstimateRequest, belief: Belief): Frozen
   };
 }
 
+/** Flown to be timed, or for work. */
+export const purposes = ['test', 'work'] as const;
+export type Purpose = (typeof purposes)[number];
+
 export interface TestFlightContent {
   readonly aircraftId: string;
   readonly batteryId: string;
   readonly flownAt: string;
+  /** A test where absent. */
+  readonly purpose?: Purpose | null;
   readonly test: TestFlight;
   readonly weather: Conditions;
   readonly note?: string | null;
@@ -145,7 +152,29 @@ export interface TestFlightContent {
   readonly liftOff?: readonly LiftOffCheck[] | null;
   /** Questions about it that the pilot answered with "it is right". */
   readonly confirmed?: readonly TestQuestionCode[] | null;
+  /**
+   * When its estimate was asked for anew, ISO 8601; null while it is the one made when it was recorded. A write that names
+   * another instant than is kept makes the estimate anew.
+   */
+  readonly estimatedAt?: string | null;
 }
+
+/** How a pack is charged: on its charger or hub, or by a cable to the aircraft. */
+export const chargingWays = ['hub', 'cable'] as const;
+export type ChargingWay = (typeof chargingWays)[number];
+
+/** A charge that was timed: the gauge of one pack on one charger, read now and then. */
+export interface TimedChargeContent {
+  readonly chargerId: string;
+  readonly batteryId: string;
+  readonly way: ChargingWay;
+  readonly startedAt: string;
+  /** In order of time, from the first reading. */
+  readonly marks: readonly ChargeMark[];
+  readonly note?: string | null;
+}
+
+export const mostChargeMarks = 200;
 
 export interface ShootContent {
   readonly name: string;
@@ -167,4 +196,5 @@ export type PlaceRecord = Kept & PlaceContent;
 export type DayRecord = Kept & DayContent;
 export type LiftOffRecord = Kept & LiftOffContent;
 export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: FrozenEstimate };
+export type TimedChargeRecord = Kept & TimedChargeContent;
 export type ShootRecord = Kept & ShootContent;

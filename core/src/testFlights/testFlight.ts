@@ -1,6 +1,7 @@
 import type { Conditions } from '../air/conditions';
 import type { Aircraft, Mode } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
+import type { EventKind } from '../estimate/events';
 import type { EstimateRequest } from '../estimate/request';
 import type { StyleShare } from '../flight/styles';
 import type { Quantity } from '../units/quantity';
@@ -15,6 +16,24 @@ export const testPatterns = [
 ] as const;
 export type TestPattern = (typeof testPatterns)[number];
 
+/** What the aircraft says of itself in a flight, named as the estimate names it: `empty` is the gauge at 0 %. */
+export const signKinds = [
+  'low-warning',
+  'own-return',
+  'forced-landing',
+  'empty',
+  'motors-out',
+] as const satisfies readonly EventKind[];
+export type SignKind = (typeof signKinds)[number];
+
+/** What was read at a moment of a flight: the gauge, the volts, a sign of the aircraft, or several of these. */
+export interface Checkpoint {
+  readonly timeS: number;
+  readonly charge?: number | null;
+  readonly cellVoltageV?: number | null;
+  readonly kind?: SignKind | null;
+}
+
 /** What a pilot notes of a test: gauge fractions 0–1, seconds in the air, how it was flown and where. */
 export interface TestFlight {
   readonly pattern: TestPattern;
@@ -26,7 +45,19 @@ export interface TestFlight {
   readonly endCharge: number;
   readonly durationS: number;
   readonly startTemperatureC?: number | null;
+  readonly endTemperatureC?: number | null;
+  /** Between lift-off and the end, in order of time. */
+  readonly checkpoints?: readonly Checkpoint[] | null;
+  /** At what it recorded, in the pilot's words; empty where it did not record. */
+  readonly recording?: string | null;
+  readonly recordingLoadW?: number | null;
+  /** What hung on it, in the pilot's words, and its mass. */
+  readonly attached?: string | null;
+  readonly addedMassKg?: number | null;
+  readonly freshRotors?: boolean | null;
 }
+
+export const mostCheckpoints = 500;
 
 export const testFlightRanges = {
   heightM: { label: 'Height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
@@ -43,12 +74,69 @@ export const testFlightRanges = {
     clock: true,
   },
   startTemperatureC: { label: 'Pack at lift-off', unit: '°C', siPerUnit: 1, min: -30, max: 60, step: 1 },
+  endTemperatureC: { label: 'Pack at the end', unit: '°C', siPerUnit: 1, min: -30, max: 90, step: 1 },
 } as const satisfies Record<string, Quantity>;
+
+export const checkpointRanges = {
+  timeS: { label: 'Time of a reading', unit: 'min', siPerUnit: 60, min: 0, max: 7200, step: 1, clock: true },
+  charge: { label: 'Gauge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
+  cellVoltageV: { label: 'Volts of a cell', unit: 'V', siPerUnit: 1, min: 2, max: 4.6, step: 0.01 },
+} as const satisfies Record<string, Quantity>;
+
+/** What is wrong with a test as a whole, and where. */
+export interface TestFlightFault {
+  readonly path: string;
+  readonly message: string;
+  readonly received: unknown;
+}
+
+/** The end must lie below the start, and readings within the flight and in order; null when they do. */
+export function testFlightFault(
+  test: Pick<TestFlight, 'startCharge' | 'endCharge' | 'durationS' | 'checkpoints'>,
+): TestFlightFault | null {
+  const message = testFlightProblem(test);
+  if (message) return { path: 'endCharge', message, received: test.endCharge };
+  return checkpointFault(test.checkpoints ?? [], test.durationS);
+}
 
 /** The end must lie below the start; null when it does. */
 export function testFlightProblem(test: Pick<TestFlight, 'startCharge' | 'endCharge'>): string | null {
   if (test.endCharge < test.startCharge) return null;
   return `Charge at the end must be below the ${Math.round(test.startCharge * 100)} % at lift-off.`;
+}
+
+function checkpointFault(checkpoints: readonly Checkpoint[], durationS: number): TestFlightFault | null {
+  const faults = checkpoints.map((one, i) => {
+    const at = (message: string, received: unknown) => ({ path: `checkpoints.${i}`, message, received });
+    if (one.charge == null && one.cellVoltageV == null && one.kind == null) {
+      return at('A reading needs a gauge, volts, or what the aircraft did.', one);
+    }
+    if (one.timeS > durationS) return at('A reading lies after the end of the flight.', one.timeS);
+    const before = checkpoints[i - 1];
+    if (before && one.timeS < before.timeS) return at('Readings must be in order of time.', one.timeS);
+    return null;
+  });
+  return faults.find((fault) => fault !== null) ?? null;
+}
+
+/** A gauge that was read: seconds from lift-off, and the charge it showed. */
+export interface Reading {
+  readonly timeS: number;
+  readonly charge: number;
+}
+
+/** Every gauge of a flight in order of time, with its start and its end. Gauge at 0 % is a reading too. */
+export function readingsOf({
+  startCharge,
+  endCharge,
+  durationS,
+  checkpoints,
+}: Pick<TestFlight, 'startCharge' | 'endCharge' | 'durationS' | 'checkpoints'>): Reading[] {
+  const between = (checkpoints ?? []).flatMap(({ timeS, charge, kind }) => {
+    const read = kind === 'empty' ? 0 : charge;
+    return read == null || timeS <= 0 || timeS >= durationS ? [] : [{ timeS, charge: read }];
+  });
+  return [{ timeS: 0, charge: startCharge }, ...between, { timeS: durationS, charge: endCharge }];
 }
 
 const usualCircleRadiusM = { circle: 15, 'figure-of-eight': 10 } as const;
@@ -71,7 +159,7 @@ export function requestForTest(
   conditions: Conditions,
 ): EstimateRequest {
   return {
-    aircraft,
+    aircraft: test.addedMassKg == null ? aircraft : { ...aircraft, addedMassKg: test.addedMassKg },
     battery: {
       ...battery,
       startCharge: test.startCharge,
@@ -79,7 +167,13 @@ export function requestForTest(
       startTemperatureC: test.startTemperatureC ?? conditions.airTemperatureC,
     },
     conditions,
-    flight: { heightM: test.heightM, farthestM: 0, bearingDeg: 0, mix: patternMix(test) },
+    flight: {
+      heightM: test.heightM,
+      farthestM: 0,
+      bearingDeg: 0,
+      recordingLoadW: test.recordingLoadW ?? null,
+      mix: patternMix(test),
+    },
     policy: { kind: 'empty' },
   };
 }

@@ -17,6 +17,7 @@ export const refusalCodes = [
   'home-unreachable',
   'lands-itself',
   'pack-gives-out',
+  'test-unlike-model',
   'point-unreachable',
   'shot-too-long',
   'policy-for-tests-only',

@@ -94,3 +94,7 @@ const reach = object({
 });
 
 export const reachesSchema = object({ inWind: reach, inStillAir: reach });
+
+export const projectionsSchema = object({
+  schools: list(object({ kind: text, toZeroS: number, ofBoxFraction: number, missFraction: maybe(number) })),
+});

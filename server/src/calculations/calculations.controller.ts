@@ -1,14 +1,14 @@
-import type { Outcome } from '@acorn-tally/core';
+import { type Outcome, type Projection, testFlightFault } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { ProblemResponses } from '../http/openApi';
-import { refused } from '../http/problem';
+import { invalid, refused } from '../http/problem';
 import { validated } from '../http/validated';
-import { estimateSchema, reachesSchema, returnSchema } from './answerSchemas';
+import { estimateSchema, projectionsSchema, reachesSchema, returnSchema } from './answerSchemas';
 import { Calculator } from './calculator';
 import type { JobName } from './jobs';
-import { EstimateRequestDto, ReturnRequestDto } from './requestDtos';
+import { EstimateRequestDto, ProjectionRequestDto, ReturnRequestDto } from './requestDtos';
 
 @ApiTags('calculations')
 @Controller()
@@ -61,6 +61,23 @@ export class CalculationsController {
     @Res({ passthrough: true }) response: Response,
   ) {
     return this.answer('reaches', asked, response);
+  }
+
+  @Post('projections')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'How long a whole charge would have lasted by a test that stopped before, by each school of reckoning it',
+  })
+  @ApiBody({ type: ProjectionRequestDto })
+  @ApiOkResponse({ schema: projectionsSchema })
+  @ProblemResponses(400)
+  async project(
+    @Body(validated(ProjectionRequestDto)) asked: ProjectionRequestDto,
+  ): Promise<{ readonly schools: readonly Projection[] }> {
+    const fault = testFlightFault(asked.test);
+    if (fault) throw invalid([{ ...fault, path: `test.${fault.path}` }]);
+    return { schools: await this.calculator.run('projections', plain(asked) as never) };
   }
 
   /** The value of an outcome; a refusal becomes a 422 with its reason and numbers. Who hangs up is reckoned for no longer. */

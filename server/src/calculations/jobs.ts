@@ -9,6 +9,8 @@ import {
   inSi,
   noDraws,
   type Outcome,
+  type ProjectionRequest,
+  projections,
   type ReturnRequest,
   reaches,
   returnInFull,
@@ -37,6 +39,9 @@ export const jobs = {
   },
   reaches({ draws: _d, seed: _s, ...request }: ReturnRequest & Drawn) {
     return reaches(request, beliefFrom(fromTheBox, noDraws));
+  },
+  projections(request: ProjectionRequest) {
+    return projections(request, beliefFrom(fromTheBox, noDraws));
   },
   /** Of a test as it was flown, to be kept with it. */
   testEstimates(request: EstimateRequest): FrozenEstimate {

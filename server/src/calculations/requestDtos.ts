@@ -6,11 +6,13 @@ import {
   mostLandingPlaces,
   mostObstacles,
   mostShares,
+  type ProjectionRequest,
   positionRanges,
   type ReturnRequest,
   ranges,
   siteRanges,
 } from '@acorn-tally/core';
+import { OmitType } from '@nestjs/swagger';
 import {
   AircraftSpecDto,
   CoordinatesDto,
@@ -23,6 +25,7 @@ import {
   StyleShareDto,
   WeatherDto,
 } from '../dtos/parts';
+import { TestDto } from '../dtos/records';
 import { InRange, Instant, OneOf, Part } from '../http/fields';
 
 const optional = { optional: true };
@@ -65,4 +68,15 @@ export class ReturnRequestDto implements ReturnRequest {
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
+}
+
+/** A pack as it is, whatever it is charged to. */
+export class BarePackDto extends OmitType(PackDto, ['startCharge', 'startTemperatureC']) {}
+
+/** The body of POST /projections, as the contract names it. */
+export class ProjectionRequestDto implements ProjectionRequest {
+  @Part(() => TestDto) test: TestDto;
+  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
+  @Part(() => BarePackDto) battery: BarePackDto;
+  @Part(() => WeatherDto) conditions: WeatherDto;
 }

@@ -8,6 +8,7 @@ import type {
   PlaceContent,
   ShootContent,
   TestFlightContent,
+  TimedChargeContent,
 } from '@acorn-tally/core';
 import { customType, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
@@ -109,17 +110,40 @@ export const testFlights = sqliteTable(
       .notNull()
       .references(() => batteries.id),
     flownAt: text().notNull(),
+    purpose: text().$type<TestFlightContent['purpose']>(),
     test: whole<TestFlightContent['test']>(),
     weather: whole<TestFlightContent['weather']>(),
     note: text(),
     excludedReason: text(),
     liftOff: maybeWhole<TestFlightContent['liftOff']>(),
     confirmed: maybeWhole<TestFlightContent['confirmed']>(),
+    estimatedAt: text(),
     estimate: whole<FrozenEstimate>(),
   },
   (table) => [
     index('test_flights_by_aircraft').on(table.aircraftId),
     index('test_flights_by_battery').on(table.batteryId),
+  ],
+);
+
+export const timedCharges = sqliteTable(
+  'timed_charges',
+  {
+    ...kept,
+    chargerId: text()
+      .notNull()
+      .references(() => chargers.id),
+    batteryId: text()
+      .notNull()
+      .references(() => batteries.id),
+    way: text().$type<TimedChargeContent['way']>().notNull(),
+    startedAt: text().notNull(),
+    marks: whole<TimedChargeContent['marks']>(),
+    note: text(),
+  },
+  (table) => [
+    index('timed_charges_by_charger').on(table.chargerId),
+    index('timed_charges_by_battery').on(table.batteryId),
   ],
 );
 
@@ -183,4 +207,14 @@ export const writtenOnce = sqliteTable('written_once', {
   updatedAt: text().notNull(),
 });
 
-export const tables = { places, days, aircraft, batteries, chargers, testFlights, shoots, liftOffs };
+export const tables = {
+  places,
+  days,
+  aircraft,
+  batteries,
+  chargers,
+  testFlights,
+  timedCharges,
+  shoots,
+  liftOffs,
+};

@@ -73,6 +73,7 @@ export class AircraftSpecDto implements Aircraft {
   @InRange(spec.lowReturnHeightM, optional) lowReturnHeightM?: number | null;
   @InRange(spec.dragAreaM2, optional) dragAreaM2?: number | null;
   @InRange(spec.auxiliaryPowerW, optional) auxiliaryPowerW?: number | null;
+  @InRange(spec.addedMassKg, optional) addedMassKg?: number | null;
 }
 
 export class PackDto implements Battery {

@@ -4,9 +4,15 @@ import {
   type BatteryKeeping,
   type BatteryState,
   batteryStates,
+  type ChargeMark,
   type Charger,
   type ChargerContent,
+  type ChargingWay,
+  type Checkpoint,
+  chargeMarkRanges,
   chargerRanges,
+  chargingWays,
+  checkpointRanges,
   type DayContent,
   type GroundBelow,
   groundsBelow,
@@ -21,6 +27,8 @@ import {
   liftOffChecks,
   type Mode,
   mostBatteriesOfShoot,
+  mostChargeMarks,
+  mostCheckpoints,
   mostHours,
   mostLandingPlaces,
   mostLaunchPlaces,
@@ -28,19 +36,24 @@ import {
   mostShots,
   type PlaceContent,
   type PowerSource,
+  type Purpose,
   powerSources,
+  purposes,
   ranges,
   type ShootContent,
   type Shot,
+  type SignKind,
   type Style,
   shootRanges,
   shotRanges,
+  signKinds,
   siteRanges,
   styles,
   type TestFlight,
   type TestFlightContent,
   type TestPattern,
   type TestQuestionCode,
+  type TimedChargeContent,
   testFlightRanges,
   testPatterns,
   testQuestionCodes,
@@ -158,6 +171,13 @@ export class ChargerDto implements ChargerContent {
   @Part(() => ChargerSpecDto) charger: ChargerSpecDto;
 }
 
+export class CheckpointDto implements Checkpoint {
+  @InRange(checkpointRanges.timeS) timeS: number;
+  @InRange(checkpointRanges.charge, optional) charge?: number | null;
+  @InRange(checkpointRanges.cellVoltageV, optional) cellVoltageV?: number | null;
+  @OneOf(signKinds, optional) kind?: SignKind | null;
+}
+
 export class TestDto implements TestFlight {
   @OneOf(testPatterns) pattern: TestPattern;
   @OneOf(
@@ -171,18 +191,41 @@ export class TestDto implements TestFlight {
   @InRange(testFlightRanges.endCharge) endCharge: number;
   @InRange(testFlightRanges.durationS) durationS: number;
   @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
+  @InRange(testFlightRanges.endTemperatureC, optional) endTemperatureC?: number | null;
+  @Part(() => CheckpointDto, { most: mostCheckpoints, optional: true }) checkpoints?: CheckpointDto[] | null;
+  @Text(optional) recording?: string | null;
+  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
+  @Text(optional) attached?: string | null;
+  @InRange(ranges.aircraft.addedMassKg, optional) addedMassKg?: number | null;
+  @YesNo(optional) freshRotors?: boolean | null;
 }
 
 export class TestFlightDto implements TestFlightContent {
   @Id() aircraftId: string;
   @Id() batteryId: string;
   @Instant() flownAt: string;
+  @OneOf(purposes, optional) purpose?: Purpose | null;
   @Part(() => TestDto) test: TestDto;
   @Part(() => WeatherDto) weather: WeatherDto;
   @Text(optional) note?: string | null;
   @Text(optional) excludedReason?: string | null;
   @SomeOf(liftOffChecks, optional) liftOff?: LiftOffCheck[] | null;
   @SomeOf(testQuestionCodes, optional) confirmed?: TestQuestionCode[] | null;
+  @Instant(optional) estimatedAt?: string | null;
+}
+
+export class ChargeMarkDto implements ChargeMark {
+  @InRange(chargeMarkRanges.timeS) timeS: number;
+  @InRange(chargeMarkRanges.charge) charge: number;
+}
+
+export class TimedChargeDto implements TimedChargeContent {
+  @Id() chargerId: string;
+  @Id() batteryId: string;
+  @OneOf(chargingWays) way: ChargingWay;
+  @Instant() startedAt: string;
+  @Part(() => ChargeMarkDto, { most: mostChargeMarks }) marks: ChargeMarkDto[];
+  @Text(optional) note?: string | null;
 }
 
 export class ShotDto implements Shot {
@@ -219,6 +262,7 @@ export const contentDtos: Readonly<Record<Kind, Type<object>>> = {
   batteries: BatteryDto,
   chargers: ChargerDto,
   testFlights: TestFlightDto,
+  timedCharges: TimedChargeDto,
   shoots: ShootDto,
   liftOffs: LiftOffDto,
 };

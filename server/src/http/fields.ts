@@ -199,10 +199,11 @@ export function Ids(most: number) {
   );
 }
 
-export function YesNo() {
+export function YesNo({ optional = false } = {}) {
   return applyDecorators(
     IsBoolean({ message: (given) => `${given.property} needs true or false.` }),
-    ApiProperty({ type: Boolean }),
+    maybe(optional),
+    ApiProperty({ type: Boolean, required: !optional, nullable: optional }),
   );
 }
 

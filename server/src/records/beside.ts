@@ -15,6 +15,8 @@ import type { Stores } from '../database/stores';
 interface Beside<K extends Kind> {
   /** Made once, when the record is; before it waits for its turn to be written. */
   readonly made?: (content: Content<K>, stores: Stores, calculator: Calculator) => Promise<Kinds[K]['made']>;
+  /** Whether a new content asks for that to be made anew. */
+  readonly remade?: (content: Content<K>, kept: KeptRecord<K>) => boolean;
   /** As a list shows it: what is large comes with the record only. */
   readonly listed?: (record: KeptRecord<K>) => object;
   /** What follows from a record and a list tells beside it: no part of what is kept, nor of what is sent back. */
@@ -30,6 +32,7 @@ export const beside: { readonly [K in Kind]?: Beside<K> } = {
     made: async (content, stores, calculator) => ({
       estimate: await estimateAsFlown(content, stores, calculator),
     }),
+    remade: ({ estimatedAt }, kept) => estimatedAt != null && estimatedAt !== kept.estimatedAt,
     listed: ({ estimate: _, ...record }) => record,
     told: (record) => testOutcome(record, Date.now()),
   },

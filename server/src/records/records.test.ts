@@ -86,6 +86,52 @@ test('a test flight keeps the estimate it was recorded with, whatever becomes of
   expect(frozen).toEqual(made.estimate);
 });
 
+test('an edited test keeps the estimate it had, or is given a new one where that is asked for, once', async () => {
+  const { body: before } = await http()
+    .get(`/api/v1/test-flights/${(await first('test-flights')).id}`)
+    .expect(200);
+  const put = async (change: object, version: number) =>
+    (
+      await http()
+        .put(`/api/v1/test-flights/${before.id}`)
+        .send({ ...contentOf(before), ...change, version })
+        .expect(200)
+    ).body;
+  const heavier = { test: { ...before.test, addedMassKg: 0.04 } };
+  const kept = await put(heavier, before.version);
+  expect(kept.estimate).toEqual(before.estimate);
+  const estimatedAt = '2026-11-26T12:00:00+00:00';
+  const anew = await put({ ...heavier, estimatedAt }, kept.version);
+  expect(anew.estimate.request.aircraft.addedMassKg).toBe(0.04);
+  expect(anew.estimate.answer.touchdownS.p50).toBeLessThan(before.estimate.answer.touchdownS.p50);
+  // Asked for at the same instant it is the one that was made.
+  const again = await put({ test: before.test, estimatedAt }, anew.version);
+  expect(again.estimate).toEqual(anew.estimate);
+});
+
+test('readings after the end, and a charge that falls while charging, are refused by name', async () => {
+  const { version: _, ...content } = contentOf(await first('test-flights')) as Record<string, unknown>;
+  const late = { ...(content.test as object), checkpoints: [{ timeS: 7000, charge: 0.5 }] };
+  const refused = await http()
+    .post('/api/v1/test-flights')
+    .send({ ...content, test: late })
+    .expect(400);
+  expect(refused.body.errors[0].path).toBe('test.checkpoints.0');
+  const charge = {
+    chargerId: (await first('chargers')).id,
+    batteryId: (await first('batteries')).id,
+    way: 'hub',
+    startedAt: '2026-11-26T12:00:00+00:00',
+  };
+  const post = (marks: object[]) =>
+    http()
+      .post('/api/v1/timed-charges')
+      .send({ ...charge, marks });
+  expect((await post([{ timeS: 0, charge: 0.5 }]).expect(400)).body.errors[0].path).toBe('marks');
+  await post([{ timeS: 0, charge: 0.5 }, { timeS: 60, charge: 0.4 }]).expect(400); // biome-ignore format: marks
+  await post([{ timeS: 0, charge: 0.5 }, { timeS: 60, charge: 0.52 }]).expect(201); // biome-ignore format: marks
+});
+
 test('writes that contradict themselves or refer to nothing are refused', async () => {
   const recorded = await first('test-flights');
   const { version: _, ...content } = contentOf(recorded) as Record<string, unknown>;

@@ -52,11 +52,12 @@ export class Records<K extends Kind> {
     );
   }
 
-  replace(id: string, version: number, content: Content<K>, once: Repeatable | null): Promise<object> {
+  async replace(id: string, version: number, content: Content<K>, once: Repeatable | null): Promise<object> {
+    const remade = await this.remade(id, content, once);
     return this.stores.database.write((transaction) =>
       this.writtenOnce(transaction, once, content, async () => {
         await this.require(transaction, content, id);
-        return this.store.replace(transaction, id, version, content);
+        return this.store.replace(transaction, id, version, { ...content, ...remade } as never);
       }),
     );
   }
@@ -106,6 +107,14 @@ export class Records<K extends Kind> {
       return before !== null;
     });
     return isWritten ? {} : make(content, this.stores, this.calculator);
+  }
+
+  /** What a new content asks to be made anew; nothing where it leaves that as it was. */
+  private async remade(id: string, content: Content<K>, once: Repeatable | null): Promise<object> {
+    const { remade } = this.beside ?? {};
+    if (!remade) return {};
+    const kept = await this.get(id);
+    return remade(content, kept) ? this.made(content, once) : {};
   }
 
   /** Asked again with the same key, it is told what was written then, and nothing is written. */

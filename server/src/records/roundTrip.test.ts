@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import {
   batteryStates,
+  chargeMarkRanges,
+  checkpointRanges,
   chemistries,
   keptPlaces,
   launchPlaceRanges,
@@ -8,6 +10,7 @@ import {
   ranges,
   shootRanges,
   shotRanges,
+  signKinds,
   siteRanges,
   styles,
   testFlightRanges,
@@ -20,7 +23,7 @@ import { startTestServer, type TestServer } from '../testing/testServer';
 let server: TestServer;
 let aircraftId: string;
 let batteryIds: string[];
-let [placeId, dayId] = ['', ''];
+let [placeId, dayId, chargerId] = ['', '', ''];
 beforeAll(async () => {
   server = await startTestServer();
   const items = async (path: string) => (await http().get(`/api/v1/${path}`).expect(200)).body.items;
@@ -28,6 +31,7 @@ beforeAll(async () => {
   aircraftId = jay.id;
   placeId = (await items('places'))[0].id;
   dayId = (await items('days'))[0].id;
+  chargerId = (await items('chargers'))[0].id;
   batteryIds = (await items('batteries'))
     .filter((one: { aircraftId: string }) => one.aircraftId === aircraftId)
     .map((one: { id: string }) => one.id);
@@ -155,9 +159,46 @@ const contents: Record<string, fc.Arbitrary<object>> = {
         startCharge: fc.double({ min: 0.5, max: 1, noNaN: true }),
         endCharge: fc.double({ min: 0, max: 0.49, noNaN: true }),
         durationS: of(testFlightRanges.durationS),
+        endTemperatureC: maybe(testFlightRanges.endTemperatureC),
+        recording: fc.option(text),
+        recordingLoadW: maybe(ranges.flight.recordingLoadW),
+        addedMassKg: maybe(ranges.aircraft.addedMassKg),
+        freshRotors: fc.option(fc.boolean()),
+        checkpoints: fc.option(
+          fc
+            .array(
+              fc.record({
+                timeS: fc.double({ min: 0, max: 30, noNaN: true }).map((value) => value + 0),
+                charge: of(checkpointRanges.charge),
+                cellVoltageV: maybe(checkpointRanges.cellVoltageV),
+                kind: fc.option(fc.constantFrom(...signKinds)),
+              }),
+              { maxLength: 6 },
+            )
+            .map((all) => all.sort((a, b) => a.timeS - b.timeS)),
+        ),
       }),
     })
     .map((one) => ({ aircraftId, batteryId: batteryIds[0], ...one })),
+  'timed-charges': fc
+    .record({
+      way: fc.constantFrom('hub', 'cable'),
+      startedAt: instant,
+      marks: fc
+        .array(fc.record({ timeS: of(chargeMarkRanges.timeS), charge: of(chargeMarkRanges.charge) }), {
+          minLength: 2,
+          maxLength: 6,
+        })
+        .map((marks) => {
+          const inOrder = (values: number[]) => values.sort((a, b) => a - b);
+          const [times, charges] = [
+            inOrder(marks.map(({ timeS }) => timeS)),
+            inOrder(marks.map(({ charge }) => charge)),
+          ];
+          return times.map((timeS, i) => ({ timeS, charge: charges[i] }));
+        }),
+    })
+    .map((one) => ({ chargerId, batteryId: batteryIds[0], ...one })),
 };
 
 /** Every number in it, by its path. */

@@ -1,12 +1,13 @@
 import {
   type AircraftContent,
   type Content,
+  chargeMarksProblem,
   flightProblem,
   isTestOnly,
   type Kind,
   type ShootContent,
   type TestFlightContent,
-  testFlightProblem,
+  testFlightFault,
   toldInSi,
 } from '@acorn-tally/core';
 import type { Reader } from '../database/database';
@@ -27,9 +28,10 @@ const rules: { readonly [K in Kind]?: Rule<K> } = {
   aircraft: wholeFlight,
   batteries: staysWithItsUsers,
   testFlights: async (content, reader, stores) => {
-    falling(content);
+    wholeTest(content);
     await requireOwn(reader, stores, content.aircraftId, [content.batteryId], 'batteryId');
   },
+  timedCharges: rising,
   shoots: async (content, reader, stores) => {
     keepsReserve(content);
     await requireOwn(reader, stores, content.aircraftId, content.batteryIds, 'batteryIds');
@@ -52,9 +54,14 @@ function wholeFlight({ flight }: AircraftContent): void {
   if (problem) throw invalid([{ path: 'flight.mix', message: toldInSi(problem) }]);
 }
 
-function falling({ test }: TestFlightContent): void {
-  const message = testFlightProblem(test);
-  if (message) throw invalid([{ path: 'test.endCharge', message, received: test.endCharge }]);
+function wholeTest({ test }: TestFlightContent): void {
+  const fault = testFlightFault(test);
+  if (fault) throw invalid([{ ...fault, path: `test.${fault.path}` }]);
+}
+
+function rising({ marks }: Content<'timedCharges'>): void {
+  const message = chargeMarksProblem(marks);
+  if (message) throw invalid([{ path: 'marks', message }]);
 }
 
 function keepsReserve({ policy }: ShootContent): void {

@@ -1,0 +1,31 @@
+/** A straight line y = intercept + slope · x, and how far the points lie from it (residual standard deviation). */
+export interface Line {
+  readonly slope: number;
+  readonly intercept: number;
+  /** Zero where two points leave nothing over. */
+  readonly residualDeviation: number;
+}
+
+/**
+ * The line of least squares through points, from sums about the means, which keeps the digits (Draper & Smith, Applied
+ * Regression Analysis, ch. 1). Null for fewer than two different x.
+ */
+export function lineThrough(points: readonly (readonly [x: number, y: number])[]): Line | null {
+  const count = points.length;
+  const meanX = points.reduce((sum, [x]) => sum + x, 0) / count;
+  const meanY = points.reduce((sum, [, y]) => sum + y, 0) / count;
+  const sxx = points.reduce((sum, [x]) => sum + (x - meanX) ** 2, 0);
+  if (!(sxx > 0)) return null;
+  const slope = points.reduce((sum, [x, y]) => sum + (x - meanX) * (y - meanY), 0) / sxx;
+  const intercept = meanY - slope * meanX;
+  const left = points.reduce((sum, [x, y]) => sum + (y - intercept - slope * x) ** 2, 0);
+  return { slope, intercept, residualDeviation: count > 2 ? Math.sqrt(left / (count - 2)) : 0 };
+}
+
+/** Mean and standard deviation of a sample; the deviation of a single value is not known. */
+export function meanAndScatter(values: readonly number[]): { mean: number; scatter: number | null } {
+  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+  if (values.length < 2) return { mean, scatter: null };
+  const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return { mean, scatter: Math.sqrt(squares / (values.length - 1)) };
+}
