@@ -47,6 +47,18 @@ export const openings: readonly Opening[] = [
     path: '/kit',
     open: (page) => page.getByRole('button', { name: 'Jay 1 in detail' }).click(),
   },
+  { name: 'time it by the clock', path: '/clock' },
+  {
+    name: 'the clock in the air',
+    path: '/clock',
+    open: async (page) => {
+      await page.getByLabel('Charge at lift-off').fill('98');
+      await page.getByRole('button', { name: 'To the clock', exact: true }).click();
+      await page.getByRole('button', { name: 'Lift off' }).click();
+      await page.keyboard.type('9');
+      await expect(page.locator('.ClockFace_plot canvas')).toBeVisible();
+    },
+  },
   {
     name: 'importing batteries',
     path: '/kit',

@@ -3,6 +3,18 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 
+/** What many share and none needs before the minutes stand: charts, and what panels are made of. */
+const later = [
+  'chart\\.?js',
+  '@kurkle',
+  'src/charts/setup',
+  'remove-scroll',
+  'use-sidecar',
+  'ModalBase',
+  'Drawer',
+];
+const shared = new RegExp(`^(?!.*(${later.join('|')})).*\\.(m?js|tsx?)$`);
+
 export default defineConfig({
   plugins: [
     react(),
@@ -26,7 +38,7 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         // What nearly every view needs is one file: many small ones compress worse, by a tenth of the first load.
-        codeSplitting: { groups: [{ name: 'common', test: /\.(m?js|tsx?)$/, minShareCount: 5 }] },
+        codeSplitting: { groups: [{ name: 'common', test: shared, minShareCount: 5 }] },
       },
     },
   },

@@ -30,6 +30,16 @@ export function chargeMarksProblem(marks: readonly ChargeMark[]): string | null 
   return isBack ? 'While a pack charges neither its time nor its gauge goes back.' : null;
 }
 
+/** What several timed charges tell of one charger: the mean of their minutes from empty to full, s; null where none tells. */
+export function timedMean(charges: readonly { readonly marks: readonly ChargeMark[] }[]): {
+  readonly emptyToFullS: number;
+  readonly charges: number;
+} | null {
+  const told = charges.flatMap(({ marks }) => emptyToFullFrom(marks) ?? []);
+  if (told.length === 0) return null;
+  return { emptyToFullS: told.reduce((sum, one) => sum + one, 0) / told.length, charges: told.length };
+}
+
 /**
  * Minutes from empty to full that a timed charge tells of its charger, s: the law's own time for each stretch from the first mark
  * (constant current, then taper; see `charging`) is proportional to it, so it is the least-squares ratio of the times read to

@@ -1,9 +1,8 @@
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
-import type { BatteryKeeping } from '../battery/keeping';
-import { chargedFull } from '../battery/standing';
 import { usualReserveCharge } from '../reserve/policy';
 import type { AircraftContent } from './records';
+import { newAndFull as full, usualPack } from './usualPack';
 
 /**
  * A class of aircraft with figures typical of it, rounded and from memory: no product's sheet. A start for a pilot to
@@ -18,10 +17,6 @@ export interface ClassTemplate {
 }
 
 const camera = { kind: 'camera', rotorCount: 4 } as const;
-/** A new pack has the air's temperature until somebody says where it waits. */
-const full = { startCharge: chargedFull, startTemperatureC: null, cycles: 0 } as const;
-/** How a new pack is kept until its owner says otherwise: nothing is claimed of it, and the estimate errs short. */
-export const usualKeeping: BatteryKeeping = { keptAt: 'outside' };
 
 const minutes = (count: number) => count * 60;
 
@@ -48,7 +43,7 @@ export const classTemplates: readonly ClassTemplate[] = [
       advertisedFlightTimeS: minutes(30),
       advertisedSpeedMps: 5.5,
     },
-    pack: { ...full, ratedCapacityMah: 2300, cellCount: 2, nominalVoltageV: 7.7, fullCellVoltageV: 4.4 },
+    pack: usualPack,
   },
   {
     name: '570 g camera',

@@ -1,6 +1,6 @@
 import type { Mode } from '../aircraft/aircraft';
 import { meanAndScatter } from '../statistics/line';
-import { straightLine } from './projections';
+import { straightLine } from './straightLine';
 import type { TestFlight, TestPattern } from './testFlight';
 
 /** How a flight was flown, as far as flights are alike by it. */

@@ -2,7 +2,7 @@ import type { Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import { type Sentence, sentence } from '../units/sentence';
-import { straightLine } from './projections';
+import { straightLine } from './straightLine';
 import type { TestFlight } from './testFlight';
 
 export const testQuestionCodes = [

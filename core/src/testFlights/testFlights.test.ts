@@ -1,6 +1,6 @@
 import { minutesAndSeconds } from '../units/clock';
 import { compareTest, timeAtCharge } from './compare';
-import { straightLine } from './projections';
+import { straightLine } from './straightLine';
 import { patternMix, testFlightProblem } from './testFlight';
 
 const flight = { startCharge: 0.98, endCharge: 0.2, durationS: 15 * 60 + 21 };

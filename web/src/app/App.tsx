@@ -1,10 +1,14 @@
 import { MantineProvider } from '@mantine/core';
+import { lazy, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 import { useChosen } from '../state/chosen';
 import { fromTokens, theme } from '../theme/theme';
 import { Equipped } from './Equipped';
 import { Shell } from './Shell';
 import { type Path, viewAt } from './viewAt';
+import { Waiting } from './Waiting';
+
+const Bare = lazy(() => import('./Bare'));
 
 /** Of use only with an aircraft; where there is none they begin with one. */
 const needAircraft: readonly Path[] = ['/minutes', '/way-home', '/kit'];
@@ -20,6 +24,15 @@ export function App() {
     >
       <BrowserRouter>
         <Routes>
+          <Route
+            element={
+              <Suspense fallback={<Waiting />}>
+                <Bare />
+              </Suspense>
+            }
+          >
+            {routeTo('/clock')}
+          </Route>
           <Route element={<Shell />}>
             <Route element={<Equipped />}>{needAircraft.map(routeTo)}</Route>
             {others.map(routeTo)}

@@ -7,6 +7,7 @@ const chunks = {
   '/kit': () => import('../kit/KitView').then(({ KitView }) => KitView),
   '/test-flights': () =>
     import('../testFlights/TestFlightsView').then(({ TestFlightsView }) => TestFlightsView),
+  '/clock': () => import('../testFlights/ClockView').then(({ ClockView }) => ClockView),
   '/swap-plan': () => import('../swapPlan/SwapPlanView').then(({ SwapPlanView }) => SwapPlanView),
   '/method': () => import('../method/MethodView').then(({ MethodView }) => MethodView),
 } as const satisfies Record<string, () => Promise<ComponentType>>;
@@ -20,6 +21,7 @@ export const viewAt: Readonly<Record<Path, ComponentType>> = {
   '/way-home': fetched('/way-home'),
   '/kit': fetched('/kit'),
   '/test-flights': fetched('/test-flights'),
+  '/clock': fetched('/clock'),
   '/swap-plan': fetched('/swap-plan'),
   '/method': fetched('/method'),
 };

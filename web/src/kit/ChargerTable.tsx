@@ -4,20 +4,24 @@ import {
   type ChargerRecord,
   chargerRanges,
   chargingRound,
+  chargingWays,
   type DayAtPlace,
   minutesAndSeconds,
   nameProblem,
   powerSources,
   takeoffCharge,
+  timedMean,
 } from '@acorn-tally/core';
-import { Button, Table } from '@mantine/core';
+import { Anchor, Button, Table } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
+import { Link } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { Headline } from '../parts/Headline';
 import { IconButton } from '../parts/IconButton';
+import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { useRemoval } from '../parts/useRemoval';
 import { Wide } from '../parts/Wide';
@@ -73,6 +77,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
                 <Table.Th scope="col">Charger</Table.Th>
                 <Table.Th scope="col">Packs at once</Table.Th>
                 <Table.Th scope="col">Empty to full</Table.Th>
+                <Table.Th scope="col">Timed</Table.Th>
                 <Table.Th scope="col">From</Table.Th>
                 <Table.Th scope="col">Until</Table.Th>
                 <Table.Th scope="col">25 → 100 %</Table.Th>
@@ -117,7 +122,7 @@ function ChargerRow({ record, packs, from }: RowProps) {
   const [landed] = chargingRound(charger, [{ label: '', charge: 0.25 }]);
   return (
     <Table.Tr>
-      <Table.Td>
+      <Table.Td data-column="charger">
         <TextField
           bare
           label={`Name of ${name}`}
@@ -143,6 +148,9 @@ function ChargerRow({ record, packs, from }: RowProps) {
           value={charger.emptyToFullS}
           onChange={(emptyToFullS) => change({ emptyToFullS }, 'minutes')}
         />
+      </Table.Td>
+      <Table.Td data-told data-heading="Timed">
+        <Timed record={record} onTake={(emptyToFullS) => change({ emptyToFullS }, 'minutes')} />
       </Table.Td>
       <Table.Td>
         <ChoiceField
@@ -178,6 +186,42 @@ function ChargerRow({ record, packs, from }: RowProps) {
       </Table.Td>
     </Table.Tr>
   );
+}
+
+interface TimedProps {
+  readonly record: ChargerRecord;
+  readonly onTake: (emptyToFullS: number) => void;
+}
+
+/** What the charges timed on it say of its minutes, by hub and by cable, and the way to take that over. */
+function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
+  const timedCharges = useRecords((state) => state.timedCharges);
+  const own = timedCharges.filter(({ chargerId }) => chargerId === id);
+  const byWay = chargingWays.flatMap((way) => {
+    const mean = timedMean(own.filter((one) => one.way === way));
+    return mean ? [{ way, ...mean }] : [];
+  });
+  if (byWay.length === 0) {
+    return (
+      <Anchor component={Link} to="/clock" data-alone aria-label={`Time a charge on ${name}`}>
+        by the clock
+      </Anchor>
+    );
+  }
+  return byWay.map(({ way, emptyToFullS, charges }) => {
+    const minutes = Math.round(emptyToFullS / 60);
+    const isTaken = minutes === Math.round(charger.emptyToFullS / 60);
+    return (
+      <div key={way}>
+        {minutes} min {way === 'cable' && 'by cable '}({charges === 1 ? 'one charge' : `${charges} charges`}){' '}
+        {!isTaken && (
+          <LinkButton label={`Take ${minutes} min over for ${name}`} onClick={() => onTake(minutes * 60)}>
+            take over
+          </LinkButton>
+        )}
+      </div>
+    );
+  });
 }
 
 /** "full by 11:05", or how many are full before the power ends. */

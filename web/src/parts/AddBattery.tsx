@@ -1,4 +1,4 @@
-import { type AircraftRecord, chargedFull, classTemplates, usualKeeping } from '@acorn-tally/core';
+import { type AircraftRecord, chargedFull, usualKeeping, usualPack } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
@@ -18,9 +18,8 @@ export function AddBattery({ aircraft, quiet = false }: Props) {
   const choose = useChosen((state) => state.choose);
   const own = useBatteriesOf(aircraft.id);
   const last = own[own.length - 1];
-  const like = last?.pack ?? classTemplates[1]?.pack;
+  const like = last?.pack ?? usualPack;
   const addIt = () => {
-    if (!like) return;
     const pack = {
       ...like,
       cycles: 0,

@@ -5,6 +5,10 @@ import { persist } from 'zustand/middleware';
 export const looks = ['paper', 'dusk', 'sunlight'] as const;
 export type Look = (typeof looks)[number];
 
+/** Not at all, by a tone, or by a voice. */
+export const voices = ['off', 'tone', 'voice'] as const;
+export type Voice = (typeof voices)[number];
+
 /** What the pilot last looked at, kept in this browser. Everything else is kept on the server. */
 interface Chosen {
   readonly aircraftId: string | null;
@@ -16,6 +20,8 @@ interface Chosen {
   readonly shotId: string | null;
   readonly look: Look;
   readonly units: ChosenUnits;
+  /** How a running clock calls what is expected. */
+  readonly voice: Voice;
   readonly whatIfs: readonly WhatIf[];
   /** What the gauge shows out there, for the way home; 0–1. */
   readonly chargeThere: number;
@@ -33,6 +39,7 @@ export const useChosen = create<Chosen>()(
       shotId: null,
       look: 'paper',
       units: metricUnits,
+      voice: 'off',
       whatIfs: usualWhatIfs,
       chargeThere: 0.5,
       choose: (change) => set(change),

@@ -1,7 +1,10 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import { useSearchParams } from 'react-router';
+import { IconClockPlay } from '@tabler/icons-react';
+import { useEffect } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { percent } from '../fields/percent';
+import { followClocks, useClocks } from '../flightClock/useClocks';
 import { Choosable } from '../parts/Choosable';
 import { Chosen, Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
@@ -46,6 +49,7 @@ export function TestFlightsView() {
               ))}
             </ul>
           </Chosen>
+          <Running />
           {!isPhone && record}
         </>
       }
@@ -59,6 +63,26 @@ export function TestFlightsView() {
         <NoTests hasAircraft={aircraft !== null} />
       )}
     </Desk>
+  );
+}
+
+/** The way to the clock, and what runs on it. */
+function Running() {
+  const clocks = useClocks((state) => state.clocks) ?? [];
+  useEffect(followClocks, []);
+  return (
+    <Button
+      component={Link}
+      to="/clock"
+      fullWidth
+      variant="default"
+      leftSection={<IconClockPlay size={18} aria-hidden />}
+      className={styles.clock}
+    >
+      {clocks.length === 0
+        ? 'Fly a test by the clock'
+        : `On the clock: ${clocks.map(({ plan }) => plan.label).join(', ')}`}
+    </Button>
   );
 }
 

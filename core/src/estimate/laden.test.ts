@@ -1,6 +1,6 @@
 import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
-import { estimate } from '../estimate/estimate';
+import { estimate } from './estimate';
 
 const powers = (addedMassKg: number | null) => {
   const aircraft = { ...jayOnTheFell.aircraft, addedMassKg };

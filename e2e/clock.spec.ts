@@ -1,0 +1,184 @@
+import type { Page } from '@playwright/test';
+import { expect, pick, saved, test } from './fixtures';
+
+/** From the set-up to the clock, before lift-off. */
+async function toTheClock(page: Page, charge: string): Promise<void> {
+  await page.getByLabel('Charge at lift-off').fill(charge);
+  await expect(page.getByText('in eight flights of ten')).toBeVisible();
+  await page.getByRole('button', { name: 'To the clock', exact: true }).click();
+}
+
+const later = (page: Page, minutes: number, seconds = 0) =>
+  page.clock.fastForward((minutes * 60 + seconds) * 1000);
+
+test.describe('on a phone', () => {
+  test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+
+  test('a whole test by the clock, by touch: reloaded in the middle, the server killed in the middle, nothing lost', async ({
+    app,
+    page,
+  }) => {
+    await page.clock.install();
+    await page.goto(`${app.url}/test-flights`);
+    await page.getByRole('button', { name: 'Test flights' }).tap();
+    await page.getByRole('link', { name: 'Fly a test by the clock' }).tap();
+    await toTheClock(page, '98');
+    await page.getByRole('button', { name: 'Lift off' }).tap();
+    const key = (name: string | RegExp) => page.getByRole('button', { name });
+    const type = async (digits: string) => {
+      for (const digit of digits) await key(new RegExp(`^${digit}$`)).tap();
+    };
+
+    // All of it on one screen, and every key as high as a glove needs it.
+    const scrolls = await page.evaluate(() => {
+      const frame = document.querySelector('[class*="Bare_bare"]') as HTMLElement;
+      return [frame.scrollHeight - frame.clientHeight, document.body.scrollWidth - window.innerWidth];
+    });
+    expect(scrolls).toEqual([0, 0]);
+    const heights = await page
+      .locator('.ClockFace_pad button')
+      .evaluateAll((keys) => keys.map((one) => one.getBoundingClientRect().height));
+    expect(heights).toHaveLength(20);
+    expect(Math.min(...heights)).toBeGreaterThanOrEqual(64);
+
+    await later(page, 5);
+    await type('7');
+    // The moment is that of the first digit.
+    await later(page, 0, 4);
+    await type('9');
+    await expect(key(/^Keep 5:0\d$/)).toBeVisible();
+    await key(/^Keep/).tap();
+    await expect(page.getByText('next reading near')).toContainText('70 %');
+
+    await page.reload();
+    await expect(page.getByRole('timer')).toHaveText(/^5:\d\d$/);
+    await later(page, 5);
+    const { port } = new URL(app.url);
+    app.signal('SIGKILL');
+    await type('59');
+    await key(/^Keep/).tap();
+    await later(page, 8);
+    await type('28');
+    await key('It warns').tap();
+    await type('5');
+    await key(/^Keep/).tap();
+    await expect(key(/^Undo: 5/)).toBeVisible();
+    await key(/^Undo: 5/).tap();
+    await later(page, 2, 30);
+    await type('20');
+    await key(/^Touched down/).tap();
+    await app.startOn(port);
+    await expect(page.getByLabel('Charge at the end')).toHaveValue('20');
+    await page.getByLabel('Note').fill('over the dam');
+    await key('Keep this test').tap();
+
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Jay 1, low hover, 20:3');
+    await saved(page);
+    const { items } = await (await page.request.get(`${app.url}/api/v1/test-flights`)).json();
+    const { test: kept, note } = items.at(-1);
+    expect(note).toBe('over the dam');
+    expect([kept.startCharge, kept.endCharge]).toEqual([0.98, 0.2]);
+    const marks = kept.checkpoints.map((one: { charge: number; kind?: string }) => [one.charge, one.kind]);
+    expect(marks).toEqual([
+      [0.79, null],
+      [0.59, null],
+      [0.28, 'low-warning'],
+    ]);
+    expect(kept.checkpoints[0].timeS).toBeGreaterThanOrEqual(300);
+    expect(kept.checkpoints[0].timeS).toBeLessThan(303.5);
+    expect(kept.durationS).toBeGreaterThan(1230);
+  });
+});
+
+test('two clocks by keyboard, begun together: digits go to the chosen one, a moment is held by Space; closed and opened again both go on', async ({
+  app,
+  page,
+  context,
+}) => {
+  await page.clock.install();
+  await page.goto(`${app.url}/clock`);
+  await toTheClock(page, '98');
+  await page.getByRole('button', { name: 'Time another beside it' }).press('Enter');
+  await pick(page, 'Aircraft', 'Nutcracker');
+  await toTheClock(page, '97');
+  await page.getByRole('button', { name: 'Start both together' }).press('Enter');
+  await later(page, 2);
+  await page.keyboard.type('92');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('x');
+  await page.keyboard.press('Space');
+  await later(page, 0, 20);
+  await page.keyboard.type('90');
+  await page.keyboard.press('v');
+  await page.keyboard.type('1209');
+  await expect(page.locator('output')).toContainText('4.03 a cell');
+  await page.keyboard.press('Enter');
+  await page.close();
+
+  const again = await context.newPage();
+  await again.goto(`${app.url}/clock`);
+  const timers = again.getByRole('timer');
+  await expect(timers).toHaveCount(2);
+  const [jay, nutcracker] = (await again.evaluate(
+    () =>
+      new Promise((resolve) => {
+        const opened = indexedDB.open('acorn-tally-clocks');
+        opened.onsuccess = () => {
+          const all = opened.result.transaction('clocks').objectStore('clocks').getAll();
+          all.onsuccess = () => resolve(all.result);
+        };
+      }),
+  )) as { events: { what: string; atMs: number; charge?: number; cellVoltageV?: number }[] }[];
+  const readings = (clock: typeof jay) =>
+    clock?.events.map(({ atMs, charge, cellVoltageV }) => [
+      Math.floor((atMs - (clock.events[0]?.atMs ?? 0)) / 1000),
+      charge ?? null,
+      cellVoltageV ?? null,
+    ]);
+  expect(readings(jay)?.[1]?.slice(1)).toEqual([0.92, null]);
+  // Held at two minutes, typed twenty seconds later.
+  expect(readings(nutcracker)?.[1]?.[0]).toBeLessThan(125);
+  expect(readings(nutcracker)?.[1]?.slice(1)).toEqual([0.9, 4.03]);
+  expect(jay?.events[0]?.atMs).toBe(nutcracker?.events[0]?.atMs);
+});
+
+test('a charge by the clock: the minutes of the charger are offered anew, and taken over', async ({
+  app,
+  page,
+}) => {
+  await page.clock.install();
+  await page.goto(`${app.url}/clock`);
+  await page.getByRole('radio', { name: 'A charge', exact: true }).check();
+  await page.getByLabel('Charge now').fill('20');
+  await page.getByRole('button', { name: 'To the clock', exact: true }).click();
+  await page.keyboard.press('Enter');
+  // By hand: 50 % in the constant current part, 0.5 of 0.8, of 60 min are 0.5/1.3117 · 60 = 22:52.
+  await later(page, 22, 52);
+  await page.keyboard.type('70');
+  await page.keyboard.press('d');
+  await expect(page.getByText('By this charge Hub in the dairy takes')).toContainText('60 min');
+  await page.getByRole('button', { name: 'Keep it, and take 60 min over' }).click();
+  await expect(page.getByLabel('Empty to full on Hub in the dairy')).toHaveValue('60');
+  await expect(page.getByRole('region', { name: 'Chargers', exact: true })).toContainText(
+    '60 min (one charge)',
+  );
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Empty to full on Hub in the dairy')).toHaveValue('54');
+});
+
+test('what is missing is asked for by its field, and a clock that was set up is thrown away without a trace', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/clock`);
+  await page.getByRole('button', { name: 'To the clock', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('It must be above 20 %');
+  await expect(page.getByLabel('Charge at lift-off')).toBeFocused();
+  await pick(page, 'Down to', 'its forced landing');
+  await expect(page.getByText('with nobody below')).toBeVisible();
+  await toTheClock(page, '98');
+  await page.getByRole('button', { name: 'Not now' }).click();
+  await expect(page.getByRole('heading', { name: 'Time it by the clock' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Time it by the clock' })).toBeVisible();
+});

@@ -1,0 +1,37 @@
+import { Anchor } from '@mantine/core';
+import { IconArrowLeft } from '@tabler/icons-react';
+import { lazy, Suspense } from 'react';
+import { Link, Outlet } from 'react-router';
+import { Guard } from '../parts/Guard';
+import styles from './Bare.module.css';
+import { useLoading } from './useLoading';
+import { useStayInStep } from './useStayInStep';
+import { Waiting } from './Waiting';
+
+const Notices = lazy(() => import('./Notices'));
+
+/** The frame of what needs the whole screen: a clock in the air. The way out is small and at the top. */
+export default function Bare() {
+  const { all } = useLoading();
+  useStayInStep();
+  return (
+    <div className={styles.bare}>
+      <header className={styles.top}>
+        <span className={styles.brand}>Acorn Tally</span>
+        <Anchor component={Link} to="/test-flights" className={styles.back}>
+          <IconArrowLeft size={16} aria-hidden /> Test flights
+        </Anchor>
+      </header>
+      <Guard view what="The clock">
+        <Suspense fallback={<Waiting />}>
+          <Outlet />
+        </Suspense>
+      </Guard>
+      {all === 'ready' && (
+        <Suspense fallback={null}>
+          <Notices />
+        </Suspense>
+      )}
+    </div>
+  );
+}

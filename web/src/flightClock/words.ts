@@ -1,0 +1,67 @@
+import { minutesAndSeconds } from '@acorn-tally/core';
+import { percent } from '../fields/percent';
+import type { FlightClock, SignInTheAir } from './clocks';
+import type { ClockMark, Running } from './events';
+import { type Against, againstBand, nextWanted, toGoS } from './expected';
+
+/** What a pilot presses when the aircraft does it. */
+export const signNames: Readonly<Record<SignInTheAir, string>> = {
+  'low-warning': 'It warns',
+  'own-return': 'It asks to go home',
+  'forced-landing': 'It lands itself',
+  empty: 'Gauge at 0\u00a0%',
+};
+export const signKeys: Readonly<Record<SignInTheAir, string>> = {
+  'low-warning': 'w',
+  'own-return': 'h',
+  'forced-landing': 'l',
+  empty: 'z',
+};
+
+/** What the last thing was that may be taken back: "72 %", "It warns", "touch-down". */
+export function lastInWords({ plan }: FlightClock, { last, marks }: Running): string | null {
+  if (last === null) return null;
+  if (last === 'began') return plan.kind === 'flight' ? 'lift-off' : 'the beginning';
+  if (last === 'ended') return plan.kind === 'flight' ? 'touch-down' : 'the end';
+  const mark = marks[marks.length - 1];
+  return mark ? markInWords(mark) : null;
+}
+
+function markInWords({ charge, cellVoltageV, kind }: ClockMark): string {
+  if (kind && kind !== 'motors-out') return signNames[kind];
+  if (charge !== null) return percent(charge).replace(' ', '\u00a0');
+  return cellVoltageV === null ? 'a reading' : `${cellVoltageV.toFixed(2)} V`;
+}
+
+/** What is still to come: "about 12:40 to go; next reading near 70 %". */
+export function aheadInWords(
+  { plan }: FlightClock,
+  charge: number,
+  elapsedS: number,
+  lastRead: { readonly timeS: number; readonly charge: number } | null,
+): { readonly toGo: string | null; readonly next: string | null } {
+  const left = plan.expected && toGoS(plan.expected, elapsedS, lastRead, plan.stopCharge);
+  const next = nextWanted(charge, plan.startCharge, plan.stopCharge);
+  return {
+    toGo: left == null ? null : minutesAndSeconds(left),
+    next: next === null ? null : percent(next),
+  };
+}
+
+const againstWords: Readonly<Record<Against, string>> = {
+  sooner: 'The last reading came sooner than in nine flights of ten: land earlier than expected.',
+  later: 'The last reading came later than in nine flights of ten.',
+};
+
+/** A word about the last reading where it lies outside the band, or above the one before it; null where all is as expected. */
+export function oddInWords({ plan }: FlightClock, { marks }: Running): string | null {
+  const read = marks.filter((mark): mark is ClockMark & { charge: number } => mark.charge !== null);
+  const last = read[read.length - 1];
+  if (!last) return null;
+  const before = read[read.length - 2]?.charge ?? plan.startCharge;
+  const isBack = plan.kind === 'flight' ? last.charge > before : last.charge < before;
+  if (isBack) return `${percent(last.charge)} after ${percent(before)}: undo it if that was a slip.`;
+  if (!plan.expected || plan.kind === 'charge') return null;
+  const against = againstBand(plan.expected, last.timeS, last.charge);
+  return against && againstWords[against];
+}
