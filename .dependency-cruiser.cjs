@@ -27,7 +27,18 @@ const downward = coreFolders.map((folder, i) => ({
 /** The views of the interface; each is a chunk of its own, and none knows another. */
 const views = ['minutes', 'wayHome', 'testFlights', 'swapPlan', 'kit', 'conditions', 'method', 'firstSteps'];
 /** What views share, from the ground up; each room knows only those before it, none a view. */
-const webRooms = ['api', 'workers', 'records', 'state', 'theme', 'fields', 'parts', 'charts', 'answers', 'flightClock'];
+const webRooms = [
+  'api',
+  'workers',
+  'records',
+  'state',
+  'theme',
+  'fields',
+  'parts',
+  'charts',
+  'answers',
+  'flightClock',
+];
 
 module.exports = {
   forbidden: [

@@ -85,6 +85,16 @@ export const openings: readonly Opening[] = [
     open: (page) => page.getByRole('button', { name: /^chimney/ }).click(),
   },
   { name: 'test flights', path: '/test-flights' },
+  {
+    name: 'test flights compared',
+    path: '/test-flights',
+    sheet: 'Test flights',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'Filter, sort' }).click();
+      await page.getByRole('button', { name: /^Compare Jay 1, low hover/ }).click();
+      await page.getByRole('button', { name: /^Compare Jay 4/ }).click();
+    },
+  },
   { name: 'recording a test', path: '/test-flights', open: press('t') },
   { name: 'method', path: '/method' },
   { name: 'swap plan', path: '/swap-plan' },

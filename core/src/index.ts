@@ -57,6 +57,7 @@ export * from './records/usualPack';
 export * from './reserve/plane';
 export * from './reserve/policy';
 export * from './reserve/returnHome';
+export * from './statistics/line';
 export * from './statistics/quantile';
 export * from './swapPlan/planner';
 export * from './swapPlan/shot';

@@ -130,6 +130,21 @@ function cruiseTest(
   return { pattern, mode, heightM, startCharge, endCharge, durationS, startTemperatureC: 20 };
 }
 
+/** What was read on the way, as seconds and per cent, and at which of these the aircraft warned. */
+function read(
+  test: TestFlight,
+  marks: readonly (readonly [timeS: number, percent: number, cellVoltageV?: number])[],
+  warnedAt: number | null = null,
+): TestFlight {
+  const checkpoints = marks.map(([timeS, percent, cellVoltageV]) => ({
+    timeS,
+    charge: percent / 100,
+    cellVoltageV: cellVoltageV ?? null,
+    kind: percent === warnedAt ? ('low-warning' as const) : null,
+  }));
+  return { ...test, checkpoints };
+}
+
 function flown(
   battery: number,
   at: string,
@@ -226,11 +241,31 @@ const jay: FleetEntry = {
     },
   ],
   tests: [
-    flown(1, '2026-11-19T13:05', hoverTest('low-hover', 2, 0.98, 0.2, [20, 24]), weatherOf(7, 2, 4, 250)),
+    flown(
+      1,
+      '2026-11-19T13:05',
+      read(hoverTest('low-hover', 2, 0.98, 0.2, [20, 24]), [
+        [141, 90, 4.06],
+        [306, 80],
+        [463, 70, 3.88],
+        [627, 60],
+        [775, 50, 3.72],
+        [931, 40],
+        [1075, 30, 3.62],
+      ]),
+      weatherOf(7, 2, 4, 250),
+    ),
     flown(
       4,
       '2026-11-19T13:40',
-      hoverTest('low-hover', 2, 0.98, 0.25, [18, 10], 4),
+      read(hoverTest('low-hover', 2, 0.98, 0.25, [18, 10], 4), [
+        [120, 90],
+        [281, 80],
+        [429, 70],
+        [724, 50],
+        [877, 40],
+        [1016, 30],
+      ]),
       weatherOf(6, 2, 4, 250),
       {
         note: 'Pack left in the car overnight.',
@@ -242,11 +277,26 @@ const jay: FleetEntry = {
       cruiseTest('circle', 'slow', 15, 0.99, 0.2, [21, 20]),
       weatherOf(6, 2, 4, 250),
     ),
-    flown(2, '2026-11-25T10:10', hoverTest('high-hover', 60, 0.98, 0.2, [21, 30]), weatherOf(8, 2.5, 4, 230)),
+    flown(
+      2,
+      '2026-11-25T10:10',
+      read(hoverTest('high-hover', 60, 0.98, 0.2, [21, 30]), [
+        [324, 80],
+        [655, 60],
+        [822, 50],
+        [1137, 30],
+      ]),
+      weatherOf(8, 2.5, 4, 230),
+    ),
     flown(
       1,
       '2026-11-25T10:50',
-      cruiseTest('there-and-back', 'fast', 30, 0.99, 0.2, [13, 2]),
+      read(cruiseTest('there-and-back', 'fast', 30, 0.99, 0.2, [13, 2]), [
+        [99, 90],
+        [299, 70],
+        [503, 50],
+        [686, 30],
+      ]),
       weatherOf(8, 2.5, 4, 230),
     ),
     flown(
@@ -305,7 +355,22 @@ const nutcracker: FleetEntry = {
     },
   ],
   tests: [
-    flown(1, '2026-11-19T15:00', hoverTest('low-hover', 3, 0.98, 0.2, [24, 20]), weatherOf(6, 2, 4, 250)),
+    flown(
+      1,
+      '2026-11-19T15:00',
+      read(
+        hoverTest('low-hover', 3, 0.98, 0.2, [24, 20]),
+        [
+          [360, 80, 4.01],
+          [741, 60, 3.83],
+          [930, 50],
+          [1111, 40, 3.71],
+          [1371, 25, 3.6],
+        ],
+        25,
+      ),
+      weatherOf(6, 2, 4, 250),
+    ),
   ],
 };
 

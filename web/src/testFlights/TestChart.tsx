@@ -1,4 +1,10 @@
-import { type FrozenEstimate, minutesAndSeconds, straightLine, type TestFlight } from '@acorn-tally/core';
+import {
+  type FrozenEstimate,
+  minutesAndSeconds,
+  readingsOf,
+  straightLine,
+  type TestFlight,
+} from '@acorn-tally/core';
 import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
@@ -8,6 +14,7 @@ import { ChartKey } from '../charts/ChartKey';
 import styles from '../charts/chart.module.css';
 import { token } from '../charts/setup';
 import { percent } from '../fields/percent';
+import { signWords } from './signWords';
 
 interface Props {
   readonly test: TestFlight;
@@ -43,11 +50,14 @@ function chartOf(test: TestFlight, estimate: FrozenEstimate) {
     .map((point) => ({ x: minutes(point.timeS), y: point.charge * 100 }));
   const lastMinute = Math.max(zero.x, estimated[estimated.length - 1]?.x ?? 0);
   const spend = token('spend');
+  const between = readingsOf(test)
+    .slice(1, -1)
+    .map(({ timeS, charge }) => ({ x: minutes(timeS), y: charge * 100 }));
   const data: ChartData<'line'> = {
     datasets: [
       {
         label: 'read from the gauge',
-        data: [start, end],
+        data: [start, ...between, end],
         showLine: false,
         clip: 8,
         pointStyle: 'rectRot',
@@ -78,6 +88,7 @@ function chartOf(test: TestFlight, estimate: FrozenEstimate) {
       },
       annotation: {
         annotations: {
+          ...signsOf(test),
           landed: words(
             `landed ${minutesAndSeconds(test.durationS)} at ${percent(test.endCharge)}`,
             end,
@@ -107,6 +118,16 @@ function line(
     pointRadius: 0,
     pointHitRadius: 8,
   };
+}
+
+/** What the aircraft did, beside its reading. */
+function signsOf({ checkpoints }: TestFlight) {
+  const signs = (checkpoints ?? []).flatMap(({ kind, charge, timeS }) => {
+    const read = kind === 'empty' ? 0 : charge;
+    if (!kind || read == null) return [];
+    return [[kind, words(signWords[kind], { x: timeS / 60, y: read * 100 }, 'ink')] as const];
+  });
+  return Object.fromEntries(signs);
 }
 
 function words(content: string, at: { x: number; y: number }, colour: string) {

@@ -3,11 +3,13 @@ import {
   type FrozenWords,
   liftOffChecks,
   minutesAndSeconds,
-  straightLine,
+  projectionsOf,
   type TestFlightContent,
 } from '@acorn-tally/core';
 import { Button, Skeleton, Table } from '@mantine/core';
 import { IconHelp } from '@tabler/icons-react';
+import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
 import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
@@ -20,12 +22,15 @@ import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
 import { useRecords } from '../records/records';
+import { beliefAbout } from '../state/belief';
 import { useClock } from '../state/clock';
 import { useWriter } from '../state/units';
 import { checkNames } from './checkNames';
+import { schoolInWords } from './signWords';
 import styles from './TestDetail.module.css';
 import { useFrozen } from './useFrozen';
 import type { TestRow } from './useTests';
+import { WhatWasRead } from './WhatWasRead';
 import { howFlown, missInWords } from './words';
 
 const TestChart = lazyChart(() => import('./TestChart').then((module) => module.TestChart));
@@ -36,6 +41,7 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
   const { test, weather } = record;
   const edit = useRecords((state) => state.edit);
   const remove = useRemoval();
+  const [, setSearch] = useSearchParams();
   const { write } = useWriter();
   const clock = useClock();
   const label = battery?.label ?? 'removed battery';
@@ -67,10 +73,17 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           )}
         </section>
         <div>
-          <AllOfIt row={row} />
+          <AllOfIt row={row} estimate={estimate} />
           <ThisFlight row={row} estimate={estimate} />
         </div>
       </div>
+      <WhatWasRead row={row} />
+      {record.estimatedAt && (
+        <Note>
+          Its estimate was made anew on {clock.format(record.estimatedAt, 'D MMM YYYY, HH:mm')}, after it was
+          flown.
+        </Note>
+      )}
       {record.liftOff && (
         <Note>
           Before lift-off {record.liftOff.length} of {liftOffChecks.length} were ticked
@@ -103,6 +116,7 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           value={record.note ?? ''}
           onChange={(text) => edit('testFlights', record.id, { note: text || null }, 'note of a test')}
         />
+        <LinkButton onClick={() => setSearch({ record: record.id })}>Change its figures</LinkButton>
         <LinkButton onClick={() => remove('testFlights', [record.id], `a test of ${label}`)}>
           Remove this test
         </LinkButton>
@@ -145,16 +159,24 @@ function Answer({ onClick, children }: { readonly onClick: () => void; readonly 
   );
 }
 
-function AllOfIt({ row: { record } }: { readonly row: TestRow }) {
+/** How long a whole charge would last by each school, and by how much each is off the full curve. */
+function AllOfIt({ row: { record }, estimate }: ThisFlightProps) {
   const { test } = record;
-  const line = straightLine(test);
   const boxS = record.outcome.advertisedFlightTimeS;
-  const start = Math.round(test.startCharge * 100);
-  const end = Math.round(test.endCharge * 100);
+  const schools = useMemo(
+    () =>
+      estimate ? projectionsOf(test, estimate.request, beliefAbout({ id: record.aircraftId }).middle) : [],
+    [test, estimate, record.aircraftId],
+  );
   const ways = [
-    { way: `Straight line, ${start} → ${end} %`, seconds: line.fullGaugeS },
-    ...(start < 100 ? [{ way: `… if you forget it began at ${start}`, seconds: line.forgottenStartS }] : []),
-    { way: 'On the box', seconds: boxS },
+    ...schools
+      .filter(({ kind }) => kind !== 'forgotten-start' || test.startCharge < 0.995)
+      .map(({ kind, toZeroS, missFraction }) => ({
+        way: schoolInWords(kind, test),
+        seconds: toZeroS,
+        off: missFraction === null ? 'the measure' : missInWords(missFraction),
+      })),
+    { way: 'On the box', seconds: boxS, off: '' },
   ];
   return (
     <Section title="How long would all of it last?">
@@ -168,14 +190,18 @@ function AllOfIt({ row: { record } }: { readonly row: TestRow }) {
             <Table.Th scope="col" data-figure>
               of the box
             </Table.Th>
+            <Table.Th scope="col" data-figure>
+              off by
+            </Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
-          {ways.map(({ way, seconds }) => (
+          {ways.map(({ way, seconds, off }) => (
             <Table.Tr key={way}>
               <Table.Th scope="row">{way}</Table.Th>
               <Table.Td data-figure>{minutesAndSeconds(seconds)} min</Table.Td>
               <Table.Td data-figure>{percent(seconds / boxS)}</Table.Td>
+              <Table.Td data-figure>{off}</Table.Td>
             </Table.Tr>
           ))}
         </Table.Tbody>

@@ -1,13 +1,17 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
+  type Checkpoint,
   compareInstants,
   type DayAtPlace,
+  type ListedTest,
   type Mode,
+  minutesAndSeconds,
   outcomeMeanwhile,
   type Quantity,
   requestForTest,
   type TestFlight,
+  type TestFlightContent,
   type TestPattern,
   testFlightProblem,
   testFlightRanges,
@@ -16,13 +20,14 @@ import {
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { useRef } from 'react';
-import { useNavigate } from 'react-router';
+import { useRef, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import field from '../fields/field.module.css';
 import { inForm } from '../fields/inForm';
 import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
+import { Switch } from '../fields/Switch';
 import { TextField } from '../fields/TextField';
 import { Note } from '../parts/Note';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
@@ -46,6 +51,26 @@ export function TestDrawer({ opened, onClose }: PanelProps) {
   const battery = useBattery(batteries);
   const conditions = useConditions();
   const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const { aircraft: allAircraft, batteries: allBatteries, testFlights } = useRecords();
+  const edits = testFlights.find(({ id }) => id === search.get('record')) ?? null;
+  const flown = edits && allAircraft.find(({ id }) => id === edits.aircraftId);
+  const used = edits && allBatteries.find(({ id }) => id === edits.batteryId);
+  if (edits && flown && used && conditions) {
+    return (
+      <SidePanel title="Change a test" opened={opened} onClose={onClose}>
+        <TestForm
+          key={edits.id}
+          aircraft={flown}
+          batteries={allBatteries.filter(({ aircraftId }) => aircraftId === flown.id)}
+          battery={used}
+          conditions={conditions}
+          edits={edits}
+          onSaved={() => void navigate('/test-flights')}
+        />
+      </SidePanel>
+    );
+  }
   if (!aircraft || !conditions) return null;
   return (
     <SidePanel title="Record a test" opened={opened} onClose={onClose}>
@@ -70,6 +95,8 @@ interface FormProps {
   readonly batteries: readonly BatteryRecord[];
   readonly battery: BatteryRecord;
   readonly conditions: DayAtPlace;
+  /** The test that is changed; absent where one is recorded. */
+  readonly edits?: ListedTest;
   readonly onSaved: () => void;
 }
 
@@ -90,11 +117,15 @@ interface Draft {
 
 const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
 
-function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormProps) {
+function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: FormProps) {
   const liftOffs = useRecords((state) => state.liftOffs);
-  const { fresh, doAll } = useRecords.getState();
+  const { fresh, doAll, edit } = useRecords.getState();
   const { choose } = useChosen();
-  const [draft, keepDraft] = useDraft(`test of ${aircraft.id}`, () => emptyDraft(battery, conditions));
+  const [draft, keepDraft] = useDraft(edits ? `test ${edits.id}` : `test of ${aircraft.id}`, () =>
+    edits ? draftOf(edits) : emptyDraft(battery, conditions),
+  );
+  const [madeAnew, setMadeAnew] = useState<(typeof estimates)[number]['value']>('kept');
+  const weather = edits?.weather ?? conditions.weather;
   const form = useForm<Draft>({
     mode: 'controlled',
     initialValues: draft,
@@ -102,7 +133,8 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
     validate: {
       heightM: needed(testFlightRanges.heightM),
       startCharge: needed(testFlightRanges.startCharge),
-      durationS: needed(testFlightRanges.durationS),
+      durationS: (value) =>
+        needed(testFlightRanges.durationS)(value) ?? afterReadings(value, edits?.test.checkpoints ?? []),
       endCharge: (value, { startCharge }) =>
         needed(testFlightRanges.endCharge)(value) ?? againstStart(startCharge, value),
     },
@@ -112,14 +144,11 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
   const clock = clockAt(conditions);
   const { values } = form;
   const set = form.setFieldValue;
-  const test = testOf(values);
+  const test = testOf(values, edits?.test);
   const chosen = batteries.find(({ id }) => id === values.batteryId) ?? battery;
   const questions =
     test && !againstStart(values.startCharge, values.endCharge)
-      ? testQuestions(
-          { ...values, test, weather: conditions.weather, aircraft: aircraft.spec, battery: chosen.pack },
-          Date.now(),
-        )
+      ? testQuestions({ ...values, test, weather, aircraft: aircraft.spec, battery: chosen.pack }, Date.now())
       : [];
 
   /** What a field says is wrong with its text, the form does not know. */
@@ -127,8 +156,16 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
   const save = () => {
     const wrong = firstWrong();
     if (wrong || !test) return wrong?.focus();
-    const { weather } = conditions;
     const { batteryId, flownAt, note } = values;
+    if (edits) {
+      const estimatedAt = madeAnew === 'anew' ? new Date().toISOString() : (edits.estimatedAt ?? null);
+      const change = { batteryId, flownAt, test, note: note.trim() || null, estimatedAt };
+      const whole = { ...edits, ...change };
+      const asKept = requestForTest(test, aircraft.spec, chosen.pack, weather);
+      const outcome = outcomeMeanwhile(whole, asKept, beliefAbout(aircraft).middle, Date.now());
+      edit('testFlights', edits.id, { ...change, outcome } as Partial<TestFlightContent>, 'changing a test');
+      return finish(edits.id);
+    }
     const card = cardOf(liftOffs, batteryId);
     const content = {
       aircraftId: aircraft.id,
@@ -149,7 +186,10 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
       'recording a test',
       comesOrGoes,
     );
-    choose({ testFlightId: saved.id });
+    finish(saved.id);
+  };
+  const finish = (testFlightId: string) => {
+    choose({ testFlightId });
     keepDraft(null);
     // The panel goes; what is typed from now on is meant for the view.
     element.current?.querySelector<HTMLElement>(':focus')?.blur();
@@ -219,16 +259,22 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
         <QuantityField quantity={testFlightRanges.endCharge} {...inForm(form, 'endCharge')} />
         <QuantityField
           quantity={testFlightRanges.startTemperatureC}
-          assumed={conditions.weather.airTemperatureC}
+          assumed={weather.airTemperatureC}
           {...inForm(form, 'startTemperatureC')}
         />
         <TextField label="Note" value={values.note} onChange={(note) => set('note', note)} />
       </PanelPart>
       <Note>
-        In the conditions above: {write('temperature', conditions.weather.airTemperatureC)}, wind{' '}
-        {write('speed', conditions.weather.wind.speedMps, 1)}, ground{' '}
-        {write('distance', conditions.weather.elevationM)}. The estimate for just this flight is kept with it.
+        {edits ? 'In the conditions it was flown in' : 'In the conditions above'}:{' '}
+        {write('temperature', weather.airTemperatureC)}, wind {write('speed', weather.wind.speedMps, 1)},
+        ground {write('distance', weather.elevationM)}.{' '}
+        {!edits && 'The estimate for just this flight is kept with it.'}
       </Note>
+      {edits && (
+        <PanelPart title="Its estimate">
+          <Switch label="Its estimate" value={madeAnew} options={estimates} onChange={setMadeAnew} />
+        </PanelPart>
+      )}
       {questions.length > 0 && (
         <div className={field.question} role="status">
           {questions.map((question) => (
@@ -238,7 +284,7 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
         </div>
       )}
       <Button type="submit" fullWidth>
-        Keep this test
+        {edits ? 'Keep the change' : 'Keep this test'}
       </Button>
     </form>
   );
@@ -247,6 +293,13 @@ function TestForm({ aircraft, batteries, battery, conditions, onSaved }: FormPro
 /** A number that has to be there. */
 function needed({ label }: Quantity) {
   return (value: number | null) => (value === null ? `${label} is empty.` : null);
+}
+
+/** What was read in the flight lies within it. */
+function afterReadings(durationS: number | null, checkpoints: readonly Checkpoint[]): string | null {
+  const last = checkpoints[checkpoints.length - 1];
+  if (durationS === null || !last || last.timeS <= durationS) return null;
+  return `Its last reading was noted at ${minutesAndSeconds(last.timeS)}: it lasted as long, or that reading is wrong.`;
 }
 
 /** What is wrong with a charge at the end, seen from the one at the start; null where either is not known yet. */
@@ -277,10 +330,43 @@ function flownBy(conditions: DayAtPlace): string {
   return compareInstants(conditions.at, now) <= 0 ? conditions.at : (clock.read(clock.field(now)) ?? now);
 }
 
-/** The test, when everything needed is there. */
-function testOf(draft: Draft): TestFlight | null {
+/** What becomes of the estimate of a test that is changed. */
+const estimates = [
+  { value: 'kept', label: 'kept as it was' },
+  { value: 'anew', label: 'made anew' },
+] as const;
+
+function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
+  return {
+    batteryId,
+    flownAt,
+    pattern: test.pattern,
+    mode: test.mode ?? 'normal',
+    airspeedMps: test.airspeedMps ?? null,
+    heightM: test.heightM,
+    startCharge: test.startCharge,
+    startTemperatureC: test.startTemperatureC ?? null,
+    durationS: test.durationS,
+    endCharge: test.endCharge,
+    note: note ?? '',
+  };
+}
+
+/** The test, when everything needed is there, with what else was noted of the one that is changed. */
+function testOf(draft: Draft, before: TestFlight | undefined): TestFlight | null {
   const { pattern, heightM, startCharge, endCharge, durationS, startTemperatureC } = draft;
   if (heightM === null || startCharge === null || endCharge === null || durationS === null) return null;
   const flown = isHover(pattern) ? {} : { mode: draft.mode, airspeedMps: draft.airspeedMps };
-  return { pattern, ...flown, heightM, startCharge, endCharge, durationS, startTemperatureC };
+  return {
+    ...before,
+    pattern,
+    mode: null,
+    airspeedMps: null,
+    ...flown,
+    heightM,
+    startCharge,
+    endCharge,
+    durationS,
+    startTemperatureC,
+  };
 }

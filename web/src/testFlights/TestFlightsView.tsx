@@ -1,22 +1,30 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
-import { Button } from '@mantine/core';
-import { IconClockPlay } from '@tabler/icons-react';
-import { useEffect } from 'react';
+import { ActionIcon, Button } from '@mantine/core';
+import { IconArrowsDiff, IconClockPlay } from '@tabler/icons-react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { percent } from '../fields/percent';
 import { followClocks, useClocks } from '../flightClock/useClocks';
 import { Choosable } from '../parts/Choosable';
 import { Chosen, Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
+import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
 import { usePhone } from '../parts/usePhone';
 import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
 import { AllFlights } from './AllFlights';
+import { Comparison } from './Comparison';
+import { everyTest, listed } from './filter';
+import { ByBattery, ByKind } from './Groups';
+import { ListingFields } from './ListingFields';
 import { TestDetail } from './TestDetail';
 import styles from './TestFlightsView.module.css';
 import { type TestRow, useTests } from './useTests';
 import { howFlown, missInWords } from './words';
+
+/** More lines in one plot cannot be told apart. */
+const mostCompared = 4;
 
 /** What was flown, held against the estimate made for it and against the box. */
 export function TestFlightsView() {
@@ -25,7 +33,16 @@ export function TestFlightsView() {
   const isPhone = usePhone();
   const { testFlightId, choose } = useChosen();
   const [, setSearch] = useSearchParams();
+  const [listing, setListing] = useState(everyTest);
+  const [filters, setFilters] = useState(false);
+  const [comparedIds, setCompared] = useState<readonly string[]>([]);
+  const shown = useMemo(() => listed(rows, listing), [rows, listing]);
+  const compared = comparedIds.flatMap((id) => rows.find(({ record }) => record.id === id) ?? []);
   const chosen = rows.find(({ record }) => record.id === testFlightId) ?? rows[0] ?? null;
+  const compare = (id: string) =>
+    setCompared((ids) =>
+      ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id].slice(-mostCompared),
+    );
   const record = (
     <Button fullWidth onClick={() => setSearch({ record: '' })} disabled={!aircraft}>
       Record a test <kbd className={styles.key}>T</kbd>
@@ -37,14 +54,32 @@ export function TestFlightsView() {
       action={record}
       aside={
         <>
-          <Chosen title="Flown so far">
+          <Chosen
+            title="Flown so far"
+            end={
+              rows.length > 1 && (
+                <LinkButton onClick={() => setFilters(!filters)}>
+                  {filters ? 'Close the filter' : 'Filter, sort'}
+                </LinkButton>
+              )
+            }
+          >
+            {filters && <ListingFields rows={rows} listing={listing} onChange={setListing} />}
+            {shown.length === 0 && rows.length > 0 && (
+              <Note>
+                None of {rows.length} is of that kind.{' '}
+                <LinkButton onClick={() => setListing(everyTest)}>Show all</LinkButton>
+              </Note>
+            )}
             <ul className={styles.list}>
-              {rows.map((row) => (
+              {shown.map((row) => (
                 <TestItem
                   key={row.record.id}
                   row={row}
                   chosen={row === chosen}
                   onChoose={() => choose({ testFlightId: row.record.id })}
+                  compared={comparedIds.includes(row.record.id)}
+                  onCompare={rows.length > 1 ? () => compare(row.record.id) : null}
                 />
               ))}
             </ul>
@@ -54,10 +89,19 @@ export function TestFlightsView() {
         </>
       }
     >
-      {chosen ? (
+      {compared.length > 1 ? (
+        <Comparison rows={compared} onEnd={() => setCompared([])} />
+      ) : chosen ? (
         <>
           <TestDetail key={chosen.record.id} row={chosen} />
           <AllFlights rows={rows} />
+          <div className={styles.groups}>
+            <ByKind
+              rows={rows.filter(({ record }) => record.aircraftId === chosen.record.aircraftId)}
+              aircraftId={chosen.record.aircraftId}
+            />
+            <ByBattery rows={rows} />
+          </div>
         </>
       ) : (
         <NoTests hasAircraft={aircraft !== null} />
@@ -101,27 +145,41 @@ interface ItemProps {
   readonly row: TestRow;
   readonly chosen: boolean;
   readonly onChoose: () => void;
+  readonly compared: boolean;
+  readonly onCompare: (() => void) | null;
 }
 
-function TestItem({ row, chosen, onChoose }: ItemProps) {
+function TestItem({ row, chosen, onChoose, compared, onCompare }: ItemProps) {
   const { record, battery, comparison, counts, questions } = row;
   const clock = useClock();
   const { test } = record;
   return (
-    <li>
+    <li className={styles.row}>
       <Choosable chosen={chosen} onChoose={onChoose} className={styles.item}>
         <b>
           {battery?.label ?? 'removed battery'} · {howFlown(record)}
         </b>
         {!counts && <b>{questions.length > 0 ? 'asked' : 'left out'}</b>}
+        {counts && record.purpose === 'work' && <b>work</b>}
         <small>
-          {clock.format(record.flownAt, 'D MMM')} · {minutesAndSeconds(test.durationS)} min, down to{' '}
-          {percent(test.endCharge)}
+          {clock.format(record.flownAt, 'D MMM')} · {minutesAndSeconds(test.durationS)} min to{' '}
+          {Math.round(test.endCharge * 100)}
+          {'\u00a0'}%
         </small>
         {counts && comparison.missFraction !== null && (
           <small>estimate {missInWords(comparison.missFraction)}</small>
         )}
       </Choosable>
+      {onCompare && (
+        <ActionIcon
+          className={styles.compare}
+          aria-label={`Compare ${battery?.label ?? 'removed battery'}, ${howFlown(record)}, ${clock.format(record.flownAt, 'D MMM')}`}
+          aria-pressed={compared}
+          onClick={onCompare}
+        >
+          <IconArrowsDiff size={16} aria-hidden />
+        </ActionIcon>
+      )}
     </li>
   );
 }

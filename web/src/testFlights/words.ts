@@ -1,4 +1,5 @@
-import type { TestFlightContent, TestPattern } from '@acorn-tally/core';
+import type { TestFlight, TestPattern } from '@acorn-tally/core';
+import type { TestRow } from './useTests';
 
 export const patternNames: Record<TestPattern, string> = {
   'low-hover': 'low hover',
@@ -14,9 +15,15 @@ export function isHover(pattern: TestPattern): boolean {
 }
 
 /** "low hover", "fast, there and back". */
-export function howFlown({ test }: Pick<TestFlightContent, 'test'>): string {
+export function howFlown({ test }: { readonly test: Pick<TestFlight, 'pattern' | 'mode'> }): string {
   const pattern = patternNames[test.pattern];
   return isHover(test.pattern) ? pattern : `${test.mode ?? 'normal'}, ${pattern}`;
+}
+
+/** "Jay 1, low hover, 4K": which flight, among others. */
+export function nameOf({ record, battery }: TestRow): string {
+  const { recording } = record.test;
+  return `${battery?.label ?? 'removed battery'}, ${howFlown(record)}${recording ? `, ${recording}` : ''}`;
 }
 
 /** By how much an estimate missed, and which way: 0.04 → "4 % too long", −0.02 → "2 % too short". */

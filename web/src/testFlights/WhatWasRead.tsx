@@ -1,0 +1,156 @@
+import {
+  belowZeroS,
+  drainPieces,
+  isLowLanding,
+  minutesAndSeconds,
+  type SheetFinding,
+  sheetFindings,
+  type TestFlight,
+} from '@acorn-tally/core';
+import { Button, Table } from '@mantine/core';
+import { percent } from '../fields/percent';
+import { Note } from '../parts/Note';
+import { Section } from '../parts/Section';
+import { Wide } from '../parts/Wide';
+import { useRecords } from '../records/records';
+import { useWriter } from '../state/units';
+import { signWords } from './signWords';
+import styles from './TestDetail.module.css';
+import type { TestRow } from './useTests';
+
+/** Each reading with its drain since the one before, what the aircraft did, and what of it differs from its spec sheet. */
+export function WhatWasRead({ row }: { readonly row: TestRow }) {
+  const { record } = row;
+  const { test } = record;
+  const aircraft = useRecords((state) => state.aircraft.find(({ id }) => id === record.aircraftId));
+  const findings = aircraft ? sheetFindings(test, aircraft.spec) : [];
+  const readings = linesOf(test);
+  const belowS = belowZeroS(test);
+  return (
+    <>
+      {aircraft &&
+        findings.map((finding) => (
+          <Finding key={finding.kind} finding={finding} aircraftId={aircraft.id} name={aircraft.name} />
+        ))}
+      {readings.length > 2 && (
+        <Section title="What was read" className={styles.readings}>
+          <Wide label="Readings of this flight">
+            <Table>
+              <Table.Thead>
+                <Table.Tr>
+                  <Table.Th scope="col">minute</Table.Th>
+                  <Table.Th scope="col">what happened</Table.Th>
+                  <Table.Th scope="col" data-figure>
+                    gauge
+                  </Table.Th>
+                  <Table.Th scope="col" data-figure>
+                    drain, % a min
+                  </Table.Th>
+                  <Table.Th scope="col" data-figure>
+                    a cell, V
+                  </Table.Th>
+                </Table.Tr>
+              </Table.Thead>
+              <Table.Tbody>
+                {readings.map((line) => (
+                  <Table.Tr key={`${line.timeS} ${line.what}`}>
+                    <Table.Th scope="row">{minutesAndSeconds(line.timeS)}</Table.Th>
+                    <Table.Td>{line.what}</Table.Td>
+                    <Table.Td data-figure>{line.charge === null ? '–' : percent(line.charge)}</Table.Td>
+                    <Table.Td data-figure>{line.drain === null ? '–' : line.drain.toFixed(1)}</Table.Td>
+                    <Table.Td data-figure>{line.volts === null ? '–' : line.volts.toFixed(2)}</Table.Td>
+                  </Table.Tr>
+                ))}
+              </Table.Tbody>
+            </Table>
+          </Wide>
+        </Section>
+      )}
+      <Told test={test} belowS={belowS} />
+    </>
+  );
+}
+
+/** How it was set and what else was noted, in a line each. */
+function Told({ test, belowS }: { readonly test: TestFlight; readonly belowS: number | null }) {
+  const { write } = useWriter();
+  const { startTemperatureC, endTemperatureC, recording, attached, addedMassKg, freshRotors } = test;
+  const told = [
+    belowS !== null &&
+      `It stayed up ${minutesAndSeconds(belowS)} min after the gauge read 0 %: an emergency’s margin, never planned.`,
+    isLowLanding(test) &&
+      `Down to ${percent(test.endCharge)}: landing so low wears a pack (common practice names 10 to 20 %).`,
+    startTemperatureC != null &&
+      endTemperatureC != null &&
+      `The pack went from ${write('temperature', startTemperatureC)} to ${write('temperature', endTemperatureC)}.`,
+    recording && `Recording: ${recording}.`,
+    (attached || addedMassKg) &&
+      `Hung on it: ${[attached, addedMassKg && write('mass', addedMassKg)].filter(Boolean).join(', ')}.`,
+    freshRotors && 'With fresh rotors.',
+  ].filter((one): one is string => typeof one === 'string');
+  return told.map((one) => <Note key={one}>{one}</Note>);
+}
+
+interface FindingProps {
+  readonly finding: SheetFinding;
+  readonly aircraftId: string;
+  readonly name: string;
+}
+
+/** "It landed itself at 10 %; the spec sheet of Jay says 5 %", and the way to take it over. */
+function Finding({ finding, aircraftId, name }: FindingProps) {
+  const edit = useRecords((state) => state.edit);
+  const { kind, field, readCharge, sheetCharge, isAssumed } = finding;
+  const take = () =>
+    edit(
+      'aircraft',
+      aircraftId,
+      (now) => ({ spec: { ...now.spec, [field]: readCharge } }),
+      `spec sheet of ${name}`,
+    );
+  return (
+    <div className={styles.finding}>
+      <span>
+        Here {signWords[kind]} at {percent(readCharge)};{' '}
+        {isAssumed
+          ? `${percent(sheetCharge)} is assumed, since the sheet of ${name} is silent`
+          : `the sheet of ${name} says ${percent(sheetCharge)}`}
+        .
+      </span>
+      <Button variant="default" onClick={take}>
+        Take {percent(readCharge)} over
+      </Button>
+    </div>
+  );
+}
+
+interface Line {
+  readonly timeS: number;
+  readonly charge: number | null;
+  readonly drain: number | null;
+  readonly volts: number | null;
+  readonly what: string;
+}
+
+/** Start, checkpoints and end, with the drain up to each. */
+function linesOf(test: TestFlight): Line[] {
+  const pieces = drainPieces(test);
+  const drainUntil = (timeS: number) => {
+    const piece = pieces.find(({ untilS }) => untilS === timeS);
+    return piece ? piece.chargePerS * 6000 : null;
+  };
+  const line = (timeS: number, charge: number | null, volts: number | null, what: string): Line => ({
+    timeS,
+    charge,
+    drain: drainUntil(timeS),
+    volts,
+    what,
+  });
+  return [
+    line(0, test.startCharge, null, 'lift-off'),
+    ...(test.checkpoints ?? []).map(({ timeS, charge, cellVoltageV, kind }) =>
+      line(timeS, kind === 'empty' ? 0 : (charge ?? null), cellVoltageV ?? null, kind ? signWords[kind] : ''),
+    ),
+    line(test.durationS, test.endCharge, null, 'down'),
+  ];
+}
