@@ -13,6 +13,7 @@ const coreFolders = [
   'testFlights',
   'swapPlan',
   'formats',
+  'flightLog',
   'records',
 ];
 
@@ -51,7 +52,7 @@ module.exports = {
       from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
       to: {
         pathNot:
-          '^core/src/|node_modules/(papaparse|suncalc|geographiclib-geodesic|@date-fns/tz|@photostructure/tz-lookup|@types/papaparse)/',
+          '^core/src/|node_modules/(papaparse|suncalc|geographiclib-geodesic|@date-fns/tz|@photostructure/tz-lookup|@types/papaparse|fast-xml-parser)/',
       },
     },
     {

@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import type { RunningApp } from './fixtures';
+import { logFiles } from './fixtures/logFiles';
 
 export interface Opening {
   readonly name: string;
@@ -93,6 +94,18 @@ export const openings: readonly Opening[] = [
       await page.getByRole('button', { name: 'Filter, sort' }).click();
       await page.getByRole('button', { name: /^Compare Jay 1, low hover/ }).click();
       await page.getByRole('button', { name: /^Compare Jay 4/ }).click();
+    },
+  },
+  {
+    name: 'reading log files',
+    path: '/test-flights',
+    sheet: 'Test flights',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'Read log files' }).click();
+      await page
+        .getByLabel('Log files', { exact: true })
+        .setInputFiles([logFiles.imperial(), logFiles.truncated(), logFiles.empty(), logFiles.strange()]);
+      await expect(page.getByText('Which column tells')).toBeVisible();
     },
   },
   { name: 'recording a test', path: '/test-flights', open: press('t') },

@@ -56,7 +56,7 @@ test('with imperial units no view and no drawer says a metric word, nor a number
   for (const opening of openings) {
     await goTo(page, opening, appOf(opening, app, emptyApp));
     // The panel of units names them all, and the file keeps the units of its columns.
-    if (['units', 'importing batteries'].includes(opening.name)) continue;
+    if (['units', 'importing batteries', 'reading log files'].includes(opening.name)) continue;
     expect(await found(page, metric), opening.name).toEqual([]);
     expect(await found(page, endless), opening.name).toEqual([]);
   }

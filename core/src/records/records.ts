@@ -133,6 +133,26 @@ export function frozenEstimate(request: EstimateRequest, belief: Belief): Frozen
   };
 }
 
+/** Which flight of which file; the hash tells the same file under another name. */
+export interface LogSource {
+  readonly name: string;
+  readonly hash: string;
+  /** From 1, in order of time. */
+  readonly flightNumber: number;
+}
+
+export const logSourceRanges = {
+  flightNumber: {
+    label: 'Flight of the file',
+    unit: '',
+    siPerUnit: 1,
+    min: 1,
+    max: 10_000,
+    step: 1,
+    whole: true,
+  },
+} as const satisfies Record<string, Quantity>;
+
 /** Flown to be timed, or for work. */
 export const purposes = ['test', 'work'] as const;
 export type Purpose = (typeof purposes)[number];
@@ -152,6 +172,8 @@ export interface TestFlightContent {
   readonly liftOff?: readonly LiftOffCheck[] | null;
   /** Questions about it that the pilot answered with "it is right". */
   readonly confirmed?: readonly TestQuestionCode[] | null;
+  /** The file it was read from; null where it was timed or typed. */
+  readonly source?: LogSource | null;
   /**
    * When its estimate was asked for anew, ISO 8601; null while it is the one made when it was recorded. A write that names
    * another instant than is kept makes the estimate anew.

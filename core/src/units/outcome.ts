@@ -27,6 +27,8 @@ export const refusalCodes = [
   'too-many-rows',
   'no-hours',
   'not-geojson',
+  'not-a-log',
+  'not-a-track',
   'too-many-features',
   'metar-empty',
   'metar-too-long',

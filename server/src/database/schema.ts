@@ -117,6 +117,7 @@ export const testFlights = sqliteTable(
     excludedReason: text(),
     liftOff: maybeWhole<TestFlightContent['liftOff']>(),
     confirmed: maybeWhole<TestFlightContent['confirmed']>(),
+    source: maybeWhole<TestFlightContent['source']>(),
     estimatedAt: text(),
     estimate: whole<FrozenEstimate>(),
   },

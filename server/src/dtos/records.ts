@@ -23,8 +23,10 @@ import {
   type LaunchPlace,
   type LiftOffCheck,
   type LiftOffContent,
+  type LogSource,
   launchPlaceRanges,
   liftOffChecks,
+  logSourceRanges,
   type Mode,
   mostBatteriesOfShoot,
   mostChargeMarks,
@@ -200,6 +202,12 @@ export class TestDto implements TestFlight {
   @YesNo(optional) freshRotors?: boolean | null;
 }
 
+export class LogSourceDto implements LogSource {
+  @Text() name: string;
+  @Text() hash: string;
+  @InRange(logSourceRanges.flightNumber) flightNumber: number;
+}
+
 export class TestFlightDto implements TestFlightContent {
   @Id() aircraftId: string;
   @Id() batteryId: string;
@@ -211,6 +219,7 @@ export class TestFlightDto implements TestFlightContent {
   @Text(optional) excludedReason?: string | null;
   @SomeOf(liftOffChecks, optional) liftOff?: LiftOffCheck[] | null;
   @SomeOf(testQuestionCodes, optional) confirmed?: TestQuestionCode[] | null;
+  @Part(() => LogSourceDto, optional) source?: LogSourceDto | null;
   @Instant(optional) estimatedAt?: string | null;
 }
 

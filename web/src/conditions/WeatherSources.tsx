@@ -84,7 +84,7 @@ export function WeatherSources({ conditions, onAsk }: Props) {
       <DropFile
         label="Hourly CSV file"
         words="Drop a CSV of hours here, or choose one"
-        onFile={(chosen) => void openFile(chosen)}
+        onFiles={([chosen]) => chosen && void openFile(chosen)}
       />
       <Note>
         Its first line names its columns: time, temperature, wind and from; gust, humidity and QNH where it

@@ -67,7 +67,7 @@ export function KitFile({ aircraft, batteries, usual }: Props) {
         <DropFile
           label="CSV file of batteries"
           words="Drop a CSV of batteries here, or choose one"
-          onFile={(file) => void open(file)}
+          onFiles={([file]) => file && void open(file)}
         />
         <Note>Its first line names its columns, as in the file that Export CSV writes.</Note>
         {read && <Preview read={read} aircraft={aircraft} batteries={batteries} onClose={close} />}

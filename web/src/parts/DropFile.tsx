@@ -9,17 +9,19 @@ interface Props {
   readonly label: string;
   /** What may be dropped here, in words. */
   readonly words: string;
-  readonly onFile: (file: File) => void;
+  /** Takes several at once. */
+  readonly several?: boolean;
+  readonly onFiles: (files: readonly File[]) => void;
 }
 
 /** A file, dropped here or chosen; what is in it says whether it is one of ours, not its name. */
-export function DropFile({ label, words, onFile }: Props) {
+export function DropFile({ label, words, several = false, onFiles }: Props) {
   return (
     <Dropzone
       className={styles.drop}
-      multiple={false}
+      multiple={several}
       inputProps={{ 'aria-label': label }}
-      onDrop={([file]) => file && onFile(file)}
+      onDrop={onFiles}
     >
       <IconFileUpload size={18} aria-hidden />
       <Text size="sm">{words}</Text>

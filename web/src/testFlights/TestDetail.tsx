@@ -5,6 +5,7 @@ import {
   minutesAndSeconds,
   projectionsOf,
   type TestFlightContent,
+  writeTestCsv,
 } from '@acorn-tally/core';
 import { Button, Skeleton, Table } from '@mantine/core';
 import { IconHelp } from '@tabler/icons-react';
@@ -18,6 +19,7 @@ import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
+import { saveFile } from '../parts/saveFile';
 import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
@@ -78,6 +80,11 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
         </div>
       </div>
       <WhatWasRead row={row} />
+      {record.source && (
+        <Note>
+          Read from {record.source.name}, flight {record.source.flightNumber}.
+        </Note>
+      )}
       {record.estimatedAt && (
         <Note>
           Its estimate was made anew on {clock.format(record.estimatedAt, 'D MMM YYYY, HH:mm')}, after it was
@@ -116,6 +123,17 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
           value={record.note ?? ''}
           onChange={(text) => edit('testFlights', record.id, { note: text || null }, 'note of a test')}
         />
+        <LinkButton
+          onClick={() =>
+            saveFile(
+              `test ${label} ${clock.format(record.flownAt, 'YYYY-MM-DD HHmm')}.csv`,
+              'text/csv',
+              writeTestCsv(test),
+            )
+          }
+        >
+          Export CSV
+        </LinkButton>
         <LinkButton onClick={() => setSearch({ record: record.id })}>Change its figures</LinkButton>
         <LinkButton onClick={() => remove('testFlights', [record.id], `a test of ${label}`)}>
           Remove this test

@@ -1,7 +1,7 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconArrowsDiff, IconClockPlay } from '@tabler/icons-react';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { followClocks, useClocks } from '../flightClock/useClocks';
 import { Choosable } from '../parts/Choosable';
@@ -10,6 +10,7 @@ import { Empty } from '../parts/Empty';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { usePhone } from '../parts/usePhone';
+import { useTouched } from '../parts/useTouched';
 import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
@@ -23,6 +24,8 @@ import styles from './TestFlightsView.module.css';
 import { type TestRow, useTests } from './useTests';
 import { howFlown, missInWords } from './words';
 
+const ImportPanel = lazy(() => import('./ImportPanel').then((module) => ({ default: module.ImportPanel })));
+
 /** More lines in one plot cannot be told apart. */
 const mostCompared = 4;
 
@@ -35,6 +38,8 @@ export function TestFlightsView() {
   const [, setSearch] = useSearchParams();
   const [listing, setListing] = useState(everyTest);
   const [filters, setFilters] = useState(false);
+  const [imports, setImports] = useState(false);
+  const importing = useTouched(imports);
   const [comparedIds, setCompared] = useState<readonly string[]>([]);
   const shown = useMemo(() => listed(rows, listing), [rows, listing]);
   const compared = comparedIds.flatMap((id) => rows.find(({ record }) => record.id === id) ?? []);
@@ -85,10 +90,16 @@ export function TestFlightsView() {
             </ul>
           </Chosen>
           <Running />
+          <Button fullWidth variant="default" className={styles.clock} onClick={() => setImports(true)}>
+            Read log files
+          </Button>
           {!isPhone && record}
         </>
       }
     >
+      <Suspense fallback={null}>
+        {importing && <ImportPanel opened={imports} onClose={() => setImports(false)} />}
+      </Suspense>
       {compared.length > 1 ? (
         <Comparison rows={compared} onEnd={() => setCompared([])} />
       ) : chosen ? (

@@ -1,0 +1,212 @@
+import fc from 'fast-check';
+import { plainLayout, steadyFlight, type WrittenLayout, written } from '../../fixtures/logLayouts';
+import { holds } from '../../fixtures/seeds';
+import { encodingOf } from './decode';
+import { flightsIn, type LoggedFlight } from './flights';
+import { layoutOf, missingColumns } from './layout';
+import { RowReader } from './readRows';
+import { laidOver, overlap, readGeoJsonTrack, readGpx } from './track';
+import { writeTestCsv } from './writeLog';
+
+const cells = 3;
+function read(text: string, pieces = 1, timeZone = 'Europe/London') {
+  const layout = layoutOf(text.slice(0, 65_536), timeZone);
+  if (!layout.ok) throw new Error(layout.refusal.code);
+  expect(missingColumns(layout.value)).toEqual([]);
+  const reader = new RowReader(layout.value, cells, timeZone);
+  const size = Math.ceil(text.length / pieces);
+  for (let i = 0; i < pieces; i++) reader.feed(text.slice(i * size, (i + 1) * size));
+  return reader.end();
+}
+const flights = (text: string, pieces?: number): LoggedFlight[] => flightsIn(read(text, pieces));
+
+const layouts: fc.Arbitrary<WrittenLayout> = fc
+  .record({
+    delimiter: fc.constantFrom(',', ';', '\t', '|'),
+    comma: fc.boolean(),
+    time: fc.constantFrom('s', 'ms', 'clock', 'iso'),
+    charge: fc.constantFrom('%', 'fraction'),
+    volts: fc.constantFrom('pack', 'cell', 'mV'),
+    imperial: fc.boolean(),
+    withMotors: fc.boolean(),
+    manner: fc.constantFrom(0, 1, 2),
+    lineEnd: fc.constantFrom('\n', '\r\n', '\r'),
+    order: fc.shuffledSubarray([0, 1, 2, 3, 4, 5], { minLength: 6, maxLength: 6 }),
+  } as const)
+  .map(({ comma, ...rest }) => ({ ...rest, decimalComma: comma && rest.delimiter !== ',' }) as WrittenLayout);
+
+test('a flight written in any layout, fed in any pieces, is read as the same flight', () => {
+  holds(
+    fc.property(
+      layouts,
+      fc.integer({ min: 70, max: 100 }),
+      fc.integer({ min: 5, max: 40 }),
+      fc.integer({ min: 120, max: 1800 }),
+      fc.integer({ min: 1, max: 50 }),
+      (layout, start, end, durationS, pieces) => {
+        const rows = steadyFlight({ startCharge: start / 100, endCharge: end / 100, durationS });
+        const [flight, ...more] = flights(written(rows, layout, cells), pieces);
+        expect(more).toEqual([]);
+        expect(flight?.startCharge).toBeCloseTo(start / 100, 9);
+        expect(flight?.endCharge).toBeCloseTo(end / 100, 9);
+        // Without motors the ground is told by height and speed, a row more at each end.
+        const slack = layout.withMotors ? 0 : 2;
+        expect(Math.abs((flight?.durationS ?? 0) - durationS)).toBeLessThanOrEqual(slack + 0.11);
+        expect(flight?.heightM).toBeCloseTo(30, 1);
+        expect(flight?.speedMps).toBeCloseTo(5, 1);
+        // A step from one per cent to the next is passed at the half, on the straight line that was flown.
+        for (const { timeS, charge } of flight?.checkpoints ?? []) {
+          const due = start / 100 - ((start - end) / 100 / durationS) * timeS;
+          expect(Math.abs((charge ?? 0) - due)).toBeLessThan(0.006 + (4 * (start - end)) / 100 / durationS);
+        }
+        const volts = flight?.samples[0]?.cellVoltageV ?? 0;
+        expect(volts).toBeCloseTo(3.4 + (0.8 * start) / 100, 2);
+      },
+    ),
+    { seed: 19, numRuns: 150 },
+  );
+});
+
+test('two flights in one log are cut where the motors stop; a fresh pack or a long silence cuts as well', () => {
+  const second = steadyFlight({ fromS: 1300, durationS: 600 });
+  const both = [...steadyFlight(), ...second];
+  expect(flights(written(both, plainLayout, cells)).map(({ durationS }) => durationS)).toEqual([1200, 600]);
+  const bare = { ...plainLayout, withMotors: false };
+  expect(flights(written(both, bare, cells))).toHaveLength(2);
+});
+
+test('rows in any order make the same flight; a torn last line and a wrong one are kept out and told by number', () => {
+  const rows = steadyFlight();
+  const text = written(rows, plainLayout, cells);
+  const [head = '', ...body] = text.trimEnd().split('\n');
+  const shuffled = [head, ...[...body].reverse()].join('\n');
+  expect(flights(shuffled)[0]?.checkpoints).toEqual(flights(text)[0]?.checkpoints);
+  const wrong = [
+    head,
+    ...body.slice(0, 700),
+    body[700]?.replace(/^[^,]+/, 'n/a'),
+    body[701]?.slice(0, 9),
+  ].join('\n');
+  const { problems, leftOut, samples } = read(wrong);
+  expect(leftOut).toBe(2);
+  expect(problems).toEqual([
+    { line: 702, message: '“n/a” is no time.' },
+    { line: 703, message: expect.stringContaining('the line is cut') },
+  ]);
+  expect(samples).toHaveLength(700);
+});
+
+test('what heads a column must also look like it: mAh are no per cent, a gauge of 0 to 1 is a fraction', () => {
+  const layout = layoutOf('time s,battery capacity,battery\n0,2350,0.98\n60,2240,0.95\n', 'UTC');
+  expect(layout.ok && layout.value.columns.charge).toEqual({ index: 2, unit: 'fraction' });
+  const none = layoutOf('a,b\n1,2\n', 'UTC');
+  expect(none.ok && missingColumns(none.value)).toEqual(['time', 'charge']);
+  expect(layoutOf('', 'UTC').ok).toBe(false);
+  expect(layoutOf('\u0089PNG\r\n\u001a\n', 'UTC').ok).toBe(false);
+});
+
+test('a time of day without an offset is that of the place, across the hour that summer time gives back', () => {
+  const text = 'date time;charge %\n2026-10-25 00:59:30;90\n2026-10-25 03:00:30;80\n';
+  // London: 00:59:30 is 23:59:30 UTC, 03:00:30 is UTC itself.
+  const { samples } = read(text);
+  expect((samples[1]?.timeS ?? 0) - (samples[0]?.timeS ?? 0)).toBe(3 * 3600 + 60);
+});
+
+test('encodings: byte-order marks, and the zeros of UTF-16 without one', () => {
+  expect(encodingOf(new Uint8Array([0xff, 0xfe, 0x74, 0]))).toBe('utf-16le');
+  expect(encodingOf(new Uint8Array([0xfe, 0xff, 0, 0x74]))).toBe('utf-16be');
+  expect(encodingOf(new Uint8Array([0x74, 0, 0x69, 0]))).toBe('utf-16le');
+  expect(encodingOf(new Uint8Array([0xef, 0xbb, 0xbf, 0x74]))).toBe('utf-8');
+});
+
+/** A track a second apart round Hollin Fell, by metres east and north of it. */
+function gpx(at: (i: number) => readonly [east: number, north: number, up: number], count: number): string {
+  const points = Array.from({ length: count }, (_, i) => {
+    const [east, north, up] = at(i);
+    const lat = 54.5 + north / 111_320;
+    const lon = -2.8 + east / (111_320 * Math.cos((54.5 * Math.PI) / 180));
+    const time = new Date(Date.parse('2026-11-25T10:10:00Z') + i * 1000).toISOString();
+    return `<trkpt lat="${lat}" lon="${lon}"><ele>${620 + up}</ele><time>${time}</time></trkpt>`;
+  });
+  return `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${points.join('')}</trkseg></trk></gpx>`;
+}
+const rise = (i: number) => Math.min(30, i);
+const patternOf = (at: (i: number) => readonly [number, number, number]) => {
+  const track = readGpx(gpx(at, 400));
+  if (!track.ok) throw new Error('it is a track');
+  const withGauge = track.value.samples.map((one, i) => ({ ...one, charge: 1 - i / 500 }));
+  return flightsIn({ ...track.value, samples: withGauge })[0];
+};
+
+test('tracks: a hover that drifts, a line flown there and back, a circle and a wander are told apart', () => {
+  expect(patternOf((i) => [2 * Math.sin(i / 9), 2 * Math.cos(i / 13), Math.min(3, i)])?.pattern).toBe(
+    'low-hover',
+  );
+  expect(patternOf((i) => [2 * Math.sin(i / 9), 0, rise(i)])?.pattern).toBe('high-hover');
+  expect(patternOf((i) => [100 * Math.sin(i / 20), 3 * Math.sin(i / 7), rise(i)])?.pattern).toBe(
+    'there-and-back',
+  );
+  expect(patternOf((i) => [15 * Math.cos(i / 6), 15 * Math.sin(i / 6), rise(i)])?.pattern).toBe('circle');
+  expect(patternOf((i) => [i, 40 * Math.sin(i / 60), rise(i)])?.pattern).toBe('free-flying');
+  // 15 m round at a sixth of a radian a second are 2.5 m/s, less the chord.
+  expect(patternOf((i) => [15 * Math.cos(i / 6), 15 * Math.sin(i / 6), rise(i)])?.speedMps).toBeCloseTo(
+    2.5,
+    1,
+  );
+});
+
+test('a log and a track of the same flight are laid over each other by time', () => {
+  const log = read(
+    written(steadyFlight({ durationS: 300 }), { ...plainLayout, time: 'iso', order: [0, 1] }, cells),
+  );
+  const track = readGpx(gpx((i) => [15 * Math.cos(i / 6), 15 * Math.sin(i / 6), rise(i)], 311));
+  if (!track.ok) throw new Error('it is a track');
+  expect(overlap(log, track.value)).toBe(true);
+  const [flight] = flightsIn(laidOver(log, track.value));
+  expect(flight?.pattern).toBe('circle');
+  expect(flight?.heightM).toBeCloseTo(30, 0);
+  expect(flight?.endCharge).toBeCloseTo(0.2, 9);
+  const later = {
+    ...track.value,
+    samples: track.value.samples.map((one) => ({ ...one, timeS: one.timeS + 9999 })),
+  };
+  expect(overlap(log, later)).toBe(false);
+});
+
+test('hostile and broken tracks are refused with a sentence: entities, no track, no GeoJSON', () => {
+  const bomb = '<!DOCTYPE gpx [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;">]><gpx><trk>&b;</trk></gpx>';
+  const code = (outcome: ReturnType<typeof readGpx>) => !outcome.ok && outcome.refusal.template;
+  expect(code(readGpx(bomb))).toContain('entities');
+  expect(code(readGpx('<gpx></gpx>'))).toContain('no GPX');
+  expect(code(readGpx('<gpx><trk>'))).toContain('no GPX');
+  expect(code(readGeoJsonTrack('{"type":"Point"}'))).toContain('no GeoJSON');
+  expect(code(readGeoJsonTrack('{'))).toContain('no GeoJSON');
+});
+
+test('GeoJSON with times makes a track; a point without a time is left out and told', () => {
+  const times = ['2026-11-25T10:10:00Z', null, '2026-11-25T10:10:10Z'];
+  const line = { type: 'Feature', geometry: { type: 'LineString', coordinates: [[-2.8, 54.5, 620], [-2.8, 54.5, 620], [-2.8, 54.5009, 650]] }, properties: { coordTimes: times } }; // biome-ignore format: a line
+  const track = readGeoJsonTrack(JSON.stringify(line));
+  if (!track.ok) throw new Error('it is a track');
+  expect(track.value.leftOut).toBe(1);
+  expect(track.value.samples[1]?.heightM).toBe(30);
+  // 0.0009° are 100 m, in 10 s.
+  expect(track.value.samples[1]?.speedMps).toBeCloseTo(10, 0);
+});
+
+test('a test that is written as CSV is read back', () => {
+  const checkpoints = [{ timeS: 463, charge: 0.7, cellVoltageV: 3.88 }, { timeS: 775, charge: 0.5 }]; // biome-ignore format: marks
+  const text = writeTestCsv({
+    pattern: 'low-hover',
+    heightM: 2,
+    startCharge: 0.98,
+    endCharge: 0.2,
+    durationS: 1224,
+    checkpoints,
+  });
+  const { samples } = read(text);
+  expect(samples.map(({ timeS, charge }) => [timeS, charge])).toEqual([[0, 0.98], [463, 0.7], [775, 0.5], [1224, 0.2]]); // biome-ignore format: marks
+  expect(samples[1]?.cellVoltageV).toBeCloseTo(3.88, 3);
+  // Read by hand every few minutes it is one flight all the same.
+  expect(flights(text)).toMatchObject([{ durationS: 1224, endCharge: 0.2 }]);
+});

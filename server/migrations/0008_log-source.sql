@@ -1,0 +1,1 @@
+ALTER TABLE `test_flights` ADD `source` text;

@@ -1,0 +1,180 @@
+import {
+  encodingOf,
+  flightsIn,
+  headingKey,
+  type LoggedFlight,
+  type LogLayout,
+  type LogProblem,
+  laidOver,
+  layoutOf,
+  type Outcome,
+  overlap,
+  type ReadLog,
+  type Refusal,
+  RowReader,
+  readGeoJsonTrack,
+  readGpx,
+  refuse,
+  success,
+} from '@acorn-tally/core';
+import { expose } from 'comlink';
+
+/** What is larger is some other file. */
+const mostBytes = 100_000_000;
+/** A track is held as a whole while it is read. */
+const mostTrackBytes = 20_000_000;
+/** As much of a file tells how it is written. */
+const headBytes = 65_536;
+
+/** How the files of one lot are to be read. */
+export interface Reading {
+  readonly timeZone: string;
+  readonly cellCount: number;
+  /** Layouts that were corrected, by the headings of their files. */
+  readonly layouts: Readonly<Record<string, LogLayout>>;
+}
+
+/** What a file came to, without its samples: those stay here. */
+export interface FileRead {
+  readonly name: string;
+  /** Of its bytes; the same file has the same under any name. */
+  readonly hash: string;
+  readonly refusal: Refusal | null;
+  /** Null for a track. */
+  readonly layout: LogLayout | null;
+  readonly rows: number;
+  readonly problems: readonly LogProblem[];
+  readonly leftOut: number;
+  readonly flights: readonly Omit<LoggedFlight, 'samples'>[];
+  /** The track of the same time that was laid over it. */
+  readonly withTrack: string | null;
+}
+
+type Progress = (share: number) => void;
+
+interface Raw {
+  readonly name: string;
+  readonly hash: string;
+  readonly layout: LogLayout | null;
+  readonly outcome: Outcome<ReadLog>;
+}
+
+/** Reads logs and tracks away from the thread that draws; logs are streamed, so that their length costs no memory but their rows. */
+const logReader = {
+  async read(files: readonly File[], reading: Reading, progress: Progress): Promise<FileRead[]> {
+    const bytes = files.reduce((sum, { size }) => sum + size, 0) || 1;
+    let done = 0;
+    const raws: Raw[] = [];
+    for (const file of files) {
+      const before = done;
+      raws.push(await readFile(file, reading, (own) => progress(Math.min(1, (before + own) / bytes))));
+      done += file.size;
+    }
+    const tracks = raws.filter(({ layout, outcome }) => layout === null && outcome.ok);
+    return raws.map((raw) => told(raw, tracks));
+  },
+};
+export type LogReader = typeof logReader;
+
+function told(raw: Raw, tracks: readonly Raw[]): FileRead {
+  const { name, hash, layout, outcome } = raw;
+  const nothing = { rows: 0, problems: [], leftOut: 0, flights: [], withTrack: null };
+  if (!outcome.ok) return { name, hash, layout, refusal: outcome.refusal, ...nothing };
+  const log = outcome.value;
+  const track = layout && tracks.find((one) => one.outcome.ok && overlap(log, one.outcome.value));
+  const whole = track?.outcome.ok ? laidOver(log, track.outcome.value) : log;
+  return {
+    name,
+    hash,
+    layout,
+    refusal: null,
+    rows: log.samples.length,
+    problems: log.problems,
+    leftOut: log.leftOut,
+    flights: flightsIn(whole).map(({ samples: _, ...flight }) => flight),
+    withTrack: track?.name ?? null,
+  };
+}
+
+async function readFile(file: File, reading: Reading, progress: Progress): Promise<Raw> {
+  const { name } = file;
+  const nothing = { name, hash: '', layout: null };
+  if (file.size === 0) return { ...nothing, outcome: refuse('not-a-log', 'The file is empty.') };
+  if (file.size > mostBytes) return { ...nothing, outcome: tooLarge() };
+  const first = new Uint8Array(await file.slice(0, headBytes).arrayBuffer());
+  const encoding = encodingOf(first);
+  const head = new TextDecoder(encoding).decode(first);
+  const begins = head.trimStart()[0] ?? '';
+  if (begins === '<' || begins === '{') {
+    if (file.size > mostTrackBytes) return { ...nothing, outcome: tooLarge() };
+    const buffer = await file.arrayBuffer();
+    const text = new TextDecoder(encoding).decode(buffer);
+    progress(file.size);
+    const hash = hashOf([new Uint8Array(buffer)]);
+    return { name, hash, layout: null, outcome: begins === '<' ? readGpx(text) : readGeoJsonTrack(text) };
+  }
+  if (head.includes('\0')) {
+    return { ...nothing, outcome: refuse('not-a-log', 'This is no text: a log is a table of lines.') };
+  }
+  return readTable(file, head, encoding, reading, progress);
+}
+
+async function readTable(
+  file: File,
+  head: string,
+  encoding: string,
+  { timeZone, cellCount, layouts }: Reading,
+  progress: Progress,
+): Promise<Raw> {
+  const found = layoutOf(head, timeZone);
+  if (!found.ok) return { name: file.name, hash: '', layout: null, outcome: found };
+  const layout = layouts[headingKey(found.value.headings)] ?? found.value;
+  const rows = new RowReader(layout, cellCount, timeZone);
+  const decoder = new TextDecoder(encoding);
+  const hash = new Hash();
+  const stream = file.stream().getReader();
+  for (let read = 0; ; ) {
+    const { value, done } = await stream.read();
+    if (done) break;
+    hash.add(value);
+    rows.feed(decoder.decode(value, { stream: true }));
+    read += value.byteLength;
+    progress(read);
+  }
+  rows.feed(decoder.decode());
+  return { name: file.name, hash: hash.text(), layout, outcome: success(rows.end()) };
+}
+
+function tooLarge() {
+  return refuse('file-too-long', 'This file is too large: logs are read up to 100 MB, tracks up to 20 MB.');
+}
+
+/** Fowler, Noll and Vo, FNV-1a, two lanes of 32 bits: it tells files apart, and keeps no secret. */
+class Hash {
+  private one = 0x811c9dc5;
+  private two = 0x01000193;
+  private length = 0;
+
+  add(bytes: Uint8Array): void {
+    let { one, two } = this;
+    for (const byte of bytes) {
+      one = Math.imul(one ^ byte, 0x01000193);
+      two = Math.imul(two ^ byte, 0x85ebca6b);
+    }
+    [this.one, this.two] = [one, two];
+    this.length += bytes.length;
+  }
+
+  text(): string {
+    const hex = (value: number) => (value >>> 0).toString(16).padStart(8, '0');
+    return `${hex(this.one)}${hex(this.two)}-${this.length}`;
+  }
+}
+
+function hashOf(pieces: readonly Uint8Array[]): string {
+  const hash = new Hash();
+  for (const piece of pieces) hash.add(piece);
+  return hash.text();
+}
+
+expose(logReader);
