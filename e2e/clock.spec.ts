@@ -20,7 +20,6 @@ test.describe('on a phone', () => {
   }) => {
     await page.clock.install();
     await page.goto(`${app.url}/test-flights`);
-    await page.getByRole('button', { name: 'Test flights' }).tap();
     await page.getByRole('link', { name: 'Fly a test by the clock' }).tap();
     await toTheClock(page, '98');
     await page.getByRole('button', { name: 'Lift off' }).tap();

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './fixtures';
 
 const views: readonly {
@@ -5,18 +6,54 @@ const views: readonly {
   readonly path: string;
   readonly key?: string;
   readonly phone?: boolean;
+  readonly prepare?: (page: Page) => Promise<void>;
 }[] = [
   { name: 'minutes', path: '/minutes' },
   { name: 'minutes-phone', path: '/minutes', phone: true },
   { name: 'kit', path: '/kit' },
   { name: 'conditions', path: '/minutes', key: 'c' },
   { name: 'way-home', path: '/way-home' },
-  { name: 'test-flights', path: '/test-flights' },
+  {
+    name: 'test-flights',
+    path: '/test-flights',
+    prepare: (page) => page.getByRole('button', { name: /^Jay 1 · low hover/ }).click(),
+  },
+  {
+    name: 'comparison',
+    path: '/test-flights',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Compare Jay 1, low hover/ }).click();
+      await page.getByRole('button', { name: /^Compare Jay 4/ }).click();
+    },
+  },
+  {
+    name: 'clock-phone',
+    path: '/clock',
+    phone: true,
+    prepare: async (page) => {
+      await page.clock.install();
+      await page.getByLabel('Charge at lift-off').fill('98');
+      await expect(page.getByText('in eight flights of ten')).toBeVisible();
+      await page.getByRole('button', { name: 'To the clock', exact: true }).click();
+      await page.getByRole('button', { name: 'Lift off' }).click();
+      for (const [seconds, digits] of [
+        [150, '90'],
+        [180, '79'],
+        [175, '69'],
+      ] as const) {
+        await page.clock.fastForward(seconds * 1000);
+        await page.keyboard.type(digits);
+        await page.keyboard.press('Enter');
+      }
+      await page.clock.fastForward(120_000);
+      await page.keyboard.type('62');
+    },
+  },
   { name: 'swap-plan', path: '/swap-plan' },
   { name: 'method', path: '/method' },
 ];
 
-for (const { name, path, key, phone } of views) {
+for (const { name, path, key, phone, prepare } of views) {
   test(`picture of ${name}`, async ({ app, page }) => {
     if (phone) await page.setViewportSize({ width: 390, height: 844 });
     await page.emulateMedia({ reducedMotion: 'reduce' });
@@ -25,6 +62,7 @@ for (const { name, path, key, phone } of views) {
     await page.waitForLoadState('networkidle');
     await expect(page.getByText('reckoning …')).toHaveCount(0);
     if (key) await page.keyboard.press(key);
+    await prepare?.(page);
     await page.waitForTimeout(500);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   });

@@ -68,6 +68,7 @@ export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
     nouns: 'timed charges',
     refersTo: { chargerId: 'chargers', batteryId: 'batteries' },
     calledBy: null,
+    goesWith: 'chargerId',
   },
   shoots: {
     path: 'shoots',

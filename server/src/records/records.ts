@@ -113,8 +113,9 @@ export class Records<K extends Kind> {
   private async remade(id: string, content: Content<K>, once: Repeatable | null): Promise<object> {
     const { remade } = this.beside ?? {};
     if (!remade) return {};
-    const kept = await this.get(id);
-    return remade(content, kept) ? this.made(content, once) : {};
+    const { database } = this.stores;
+    const [kept] = await database.read((reader) => this.store.getMany(reader, [id]));
+    return kept && remade(content, kept as KeptRecord<K>) ? this.made(content, once) : {};
   }
 
   /** Asked again with the same key, it is told what was written then, and nothing is written. */

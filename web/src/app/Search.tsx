@@ -72,6 +72,11 @@ export default function Search({ asked, onOpen }: Props) {
           rightSection: 'C',
           onClick: () => onOpen('conditions'),
         },
+        {
+          id: 'clock',
+          label: 'Fly a test, or time a charge, by the clock',
+          onClick: () => void navigate('/clock'),
+        },
         { id: 'record', label: 'Record a test', rightSection: 'T', onClick: () => onOpen('record') },
         { id: 'units', label: 'Units', rightSection: 'U', onClick: () => onOpen('units') },
         { id: 'keys', label: 'Keys', rightSection: '?', onClick: () => onOpen('keys') },

@@ -98,12 +98,15 @@ function elapsedOf({ beganMs, endedS }: Running, nowMs: number): number {
   return endedS ?? Math.max(0, (nowMs - beganMs) / 1000);
 }
 
+const stillToldMs = 5000;
+
 /** What is expected is called at its moment, once. */
 function useCalls(clocks: readonly FlightClock[], runnings: readonly Running[], nowMs: number): void {
   const voice = useChosen((state) => state.voice);
   const heard = useRef(nowMs);
   useEffect(() => {
-    const since = heard.current;
+    // What was missed while the page slept is not called afterwards.
+    const since = Math.max(heard.current, nowMs - stillToldMs);
     heard.current = nowMs;
     if (voice === 'off') return;
     for (const [i, { plan }] of clocks.entries()) {

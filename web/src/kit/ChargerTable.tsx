@@ -196,6 +196,7 @@ interface TimedProps {
 /** What the charges timed on it say of its minutes, by hub and by cable, and the way to take that over. */
 function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
   const timedCharges = useRecords((state) => state.timedCharges);
+  const remove = useRemoval();
   const own = timedCharges.filter(({ chargerId }) => chargerId === id);
   const byWay = chargingWays.flatMap((way) => {
     const mean = timedMean(own.filter((one) => one.way === way));
@@ -218,7 +219,19 @@ function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
           <LinkButton label={`Take ${minutes} min over for ${name}`} onClick={() => onTake(minutes * 60)}>
             take over
           </LinkButton>
-        )}
+        )}{' '}
+        <LinkButton
+          label={`Forget the charges timed on ${name}${way === 'cable' ? ' by cable' : ''}`}
+          onClick={() =>
+            remove(
+              'timedCharges',
+              own.filter((one) => one.way === way).map((one) => one.id),
+              `the charges timed on ${name}`,
+            )
+          }
+        >
+          forget
+        </LinkButton>
       </div>
     );
   });

@@ -125,10 +125,7 @@ function Before({
               <li key={one}>{one}</li>
             ))}
           </ul>
-          {cautionsOf({
-            as: plan.test.pattern === 'high-hover' ? 'high-hover' : 'free',
-            stop: plan.toForcedLanding ? 'forced-landing' : '20',
-          }).map((caution) => (
+          {cautionsOf(plan.test.pattern, plan.toForcedLanding).map((caution) => (
             <Warning key={caution}>{caution}</Warning>
           ))}
         </>

@@ -126,7 +126,7 @@ export function FlightSetUpForm({ aircraft, batteries, battery, conditions, onRe
           }))}
           onChange={(stop) => set({ stop })}
         />
-        {cautionsOf(setUp).map((caution) => (
+        {cautionsOf(pattern, setUp.stop === 'forced-landing').map((caution) => (
           <Warning key={caution}>{caution}</Warning>
         ))}
         <Section title="What only you know" className={styles.part}>

@@ -56,7 +56,12 @@ export function TestFlightsView() {
   return (
     <Desk
       label="Test flights"
-      action={record}
+      action={
+        <>
+          <ClockLink short />
+          {record}
+        </>
+      }
       aside={
         <>
           <Chosen
@@ -89,7 +94,7 @@ export function TestFlightsView() {
               ))}
             </ul>
           </Chosen>
-          <Running />
+          {!isPhone && <ClockLink />}
           <Button fullWidth variant="default" className={styles.clock} onClick={() => setImports(true)}>
             Read log files
           </Button>
@@ -122,8 +127,9 @@ export function TestFlightsView() {
 }
 
 /** The way to the clock, and what runs on it. */
-function Running() {
+function ClockLink({ short = false }: { readonly short?: boolean }) {
   const clocks = useClocks((state) => state.clocks) ?? [];
+  const running = clocks.map(({ plan }) => plan.label).join(', ');
   useEffect(followClocks, []);
   return (
     <Button
@@ -131,12 +137,11 @@ function Running() {
       to="/clock"
       fullWidth
       variant="default"
-      leftSection={<IconClockPlay size={18} aria-hidden />}
-      className={styles.clock}
+      leftSection={!short && <IconClockPlay size={18} aria-hidden />}
+      className={short ? undefined : styles.clock}
+      aria-label={clocks.length === 0 ? 'Fly a test by the clock' : `On the clock: ${running}`}
     >
-      {clocks.length === 0
-        ? 'Fly a test by the clock'
-        : `On the clock: ${clocks.map(({ plan }) => plan.label).join(', ')}`}
+      {clocks.length > 0 ? `On the clock: ${running}` : short ? 'By the clock' : 'Fly a test by the clock'}
     </Button>
   );
 }

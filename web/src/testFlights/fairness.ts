@@ -1,6 +1,5 @@
 import type { TestPattern } from '@acorn-tally/core';
 import type { Writer } from '../state/units';
-import type { FlightSetUp } from './clockPlans';
 
 /** What makes a test one that tells something, by its pattern. */
 const byPattern: Readonly<Record<TestPattern, (write: Writer['write']) => readonly string[]>> = {
@@ -29,14 +28,14 @@ export function fairnessOf(pattern: TestPattern, write: Writer['write']): readon
 }
 
 /** What must be minded before such a test. */
-export function cautionsOf({ as, stop }: Pick<FlightSetUp, 'as' | 'stop'>): readonly string[] {
+export function cautionsOf(pattern: TestPattern, toForcedLanding: boolean): readonly string[] {
   return [
-    ...(stop === 'forced-landing'
+    ...(toForcedLanding
       ? [
           'A test only: over open ground, low, with nobody below. It comes down where it is, and may not let itself be stopped.',
         ]
       : []),
-    ...(as === 'high-hover'
+    ...(pattern === 'high-hover'
       ? ['Keep enough to come down with: it still has to descend when the stop is read.']
       : []),
   ];
