@@ -59,6 +59,12 @@ test('a flight written in any layout, fed in any pieces, is read as the same fli
           const due = start / 100 - ((start - end) / 100 / durationS) * timeS;
           expect(Math.abs((charge ?? 0) - due)).toBeLessThan(0.006 + (4 * (start - end)) / 100 / durationS);
         }
+        const steps = flight?.checkpoints ?? [];
+        const off = steps.map(
+          ({ timeS, charge }) => (charge ?? 0) - start / 100 + ((start - end) / 100 / durationS) * timeS,
+        );
+        const meanOff = off.reduce((sum, one) => sum + one, 0) / off.length;
+        expect(Math.abs(meanOff)).toBeLessThan(0.001 + (2 * (start - end)) / 100 / durationS);
         const volts = flight?.samples[0]?.cellVoltageV ?? 0;
         expect(volts).toBeCloseTo(3.4 + (0.8 * start) / 100, 2);
       },

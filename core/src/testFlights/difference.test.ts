@@ -68,6 +68,20 @@ test('1.5 W of recording put into one flight of a pair is found again, whatever 
   );
 });
 
+test('pairs are compared down to the higher end; loads of both are told apart, and another ground under the wind is no rest', () => {
+  const pair = explained(flown({ endCharge: 0.3 }, {}, 1), flown({ endCharge: 0.2 }, {}, 2.5));
+  expect(pair.downToCharge).toBe(0.3);
+  expect(pair.extraPowerW).toBeCloseTo(1.5, 2);
+  const wind = { wind: { ...conditions.wind, speedMps: 3, gustMps: null } };
+  const high = { heightM: 60, pattern: 'high-hover' } as const;
+  const rough = explained(
+    flown(high, { ...wind, roughnessM: 0.03 }),
+    flown(high, { ...wind, roughnessM: 0.25 }),
+  );
+  expect(Math.abs(rough.restS)).toBeLessThan(1);
+  expect(Math.abs(rough.causes.find(({ cause }) => cause === 'wind')?.seconds ?? 0)).toBeGreaterThan(5);
+});
+
 test('a load that was noted is no difference; a charge of 90 % at the start is told as the start, and nothing is left', () => {
   const load = flown({ recordingLoadW: 1.5 }, {}, 1.5);
   expect(explained(load, load).restS).toBeCloseTo(0, 6);

@@ -71,9 +71,9 @@ export function flownAt(request: EstimateRequest, world: World, powerRatio: numb
   return success({ powerRatio, timesAt: (charges) => gaugeTimes(flown.value, charges) });
 }
 
+/** A flight's own luck is what is fitted. */
 function withPower({ deviations, coefficients }: World, powerRatio: number): World {
-  const flightPowerRatio = coefficients.flightPowerRatio * powerRatio;
-  return { deviations, coefficients: { ...coefficients, flightPowerRatio } };
+  return { deviations, coefficients: { ...coefficients, flightPowerRatio: powerRatio } };
 }
 
 function gaugeTimes({ curve, cells }: Simulation, charges: readonly number[]): readonly number[] {

@@ -74,6 +74,14 @@ test('simulated flights of a thirstier or a leaner aircraft, stopped anywhere: t
   );
 });
 
+test('a reading just after lift-off, half a per cent off by its rounding, moves the drain curve by less than a three-hundredth', () => {
+  const { test, zeroS, at } = simulated(1, 0.2);
+  // Read as 97 %, while it was 97.5: a fifth of what was spent so far.
+  const checkpoints = [{ timeS: at(0.975), charge: 0.97 }, ...test.checkpoints];
+  const curve = schoolsOf({ ...test, checkpoints })['drain-curve'];
+  expect(Math.abs(curve.toZeroS / zeroS - 1)).toBeLessThan(1 / 300);
+});
+
 test('a straight line through the first half promises too much, since the volts fall and the current rises', () => {
   const { test, zeroS } = simulated(1, 0.5);
   const line = schoolsOf(test)['straight-line'];

@@ -28,6 +28,8 @@ test('drain piece by piece: 48 % in 12 min are 4 % a minute, by hand; equal read
 test('0:25 in the air below 0 %; a flight that landed at 20 % has none', () => {
   expect(belowZeroS(test1)).toBe(25);
   expect(belowZeroS({ ...test1, endCharge: 0.2, checkpoints: null })).toBeNull();
+  // Put down as the gauge came to 0 %.
+  expect(belowZeroS({ ...test1, checkpoints: null })).toBeNull();
 });
 
 test('it landed itself at 10 where the sheet says 5: told; a warning within one per cent is none', () => {

@@ -6,6 +6,7 @@ import {
   chemistries,
   keptPlaces,
   launchPlaceRanges,
+  logSourceRanges,
   type Quantity,
   ranges,
   shootRanges,
@@ -153,6 +154,9 @@ const contents: Record<string, fc.Arbitrary<object>> = {
       flownAt: instant,
       weather,
       note: fc.option(text),
+      source: fc.option(
+        fc.record({ name: text, hash: text, flightNumber: of(logSourceRanges.flightNumber) }),
+      ),
       test: fc.record({
         pattern: fc.constantFrom('low-hover', 'circle', 'free-flying'),
         heightM: of(testFlightRanges.heightM),
