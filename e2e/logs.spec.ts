@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, pick, saved, test } from './fixtures';
 import { type LogFile, logFiles } from './fixtures/logFiles';
@@ -99,6 +99,35 @@ test('while 100,000 rows are read no task of the page takes over 50 ms, and read
   await page.getByLabel('Log files', { exact: true }).setInputFiles(longer);
   await panel.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('progressbar')).toHaveCount(0);
+});
+
+test('a log and its track together: pattern and samples are kept, and given out as a track that is read back', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/test-flights`);
+  const panel = await open(page, logFiles.good(), logFiles.track());
+  await expect(panel).toContainText('with the track of circle.gpx');
+  await expect(panel).toContainText('by its track circle round a subject');
+  await panel.getByRole('button', { name: 'Keep one flight' }).click();
+  await saved(page);
+  const samples = async () => {
+    const { items } = await (await page.request.get(`${app.url}/api/v1/test-flights`)).json();
+    const answer = await page.request.get(`${app.url}/api/v1/test-flights/${items.at(-1).id}/samples`);
+    return (await answer.text()).trim().split('\n').length;
+  };
+  // A line for the headings, and 1,201 a second apart from lift-off on.
+  await expect.poll(samples).toBe(1202);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Samples as GPX' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toMatch(/\.gpx$/);
+  const again = await open(page, {
+    name: 'again.gpx',
+    mimeType: 'application/gpx+xml',
+    buffer: readFileSync(await file.path()),
+  });
+  await expect(again).toContainText('1201 rows');
 });
 
 test('a test is exported and read back as the same flight', async ({ app, page }) => {

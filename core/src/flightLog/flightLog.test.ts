@@ -5,8 +5,10 @@ import { encodingOf } from './decode';
 import { flightsIn, type LoggedFlight } from './flights';
 import { layoutOf, missingColumns } from './layout';
 import { RowReader } from './readRows';
+import { readSamplesCsv, writeSamplesCsv, wrongSamplesLine } from './samplesCsv';
 import { laidOver, overlap, readGeoJsonTrack, readGpx } from './track';
 import { writeTestCsv } from './writeLog';
+import { writeGeoJsonTrack, writeGpx } from './writeTrack';
 
 const cells = 3;
 function read(text: string, pieces = 1, timeZone = 'Europe/London') {
@@ -198,6 +200,26 @@ test('GeoJSON with times makes a track; a point without a time is left out and t
   expect(track.value.samples[1]?.heightM).toBe(30);
   // 0.0009° are 100 m, in 10 s.
   expect(track.value.samples[1]?.speedMps).toBeCloseTo(10, 0);
+});
+
+test('samples written as they are kept are read back; as GPX and GeoJSON their places, times and heights are', () => {
+  const track = readGpx(gpx((i) => [15 * Math.cos(i / 6), 15 * Math.sin(i / 6), rise(i)], 60));
+  if (!track.ok) throw new Error('it is a track');
+  const samples = track.value.samples.map((one, i) => ({ ...one, charge: 1 - i / 100, motorsOn: i < 59 }));
+  const text = writeSamplesCsv(samples);
+  expect(wrongSamplesLine(text)).toBeNull();
+  const again = readSamplesCsv(text).samples;
+  expect(again).toHaveLength(60);
+  expect(again[30]).toMatchObject({ charge: 0.7, heightM: 30, motorsOn: true, timeS: samples[30]?.timeS });
+  expect(again[59]?.motorsOn).toBe(false);
+  for (const read of [readGpx(writeGpx(again, 620)), readGeoJsonTrack(writeGeoJsonTrack(again, 620))]) {
+    if (!read.ok) throw new Error('it is a track');
+    expect(read.value.samples[30]?.latitudeDeg).toBeCloseTo(samples[30]?.latitudeDeg ?? 0, 6);
+    expect(read.value.samples[30]?.timeS).toBe(samples[30]?.timeS);
+    expect(read.value.samples[30]?.heightM).toBe(30);
+  }
+  expect(wrongSamplesLine(text.replace(/^.*\n/, ''))).toBe(1);
+  expect(wrongSamplesLine(`${text}<script>,,,,,,,,,\n`)).toBe(62);
 });
 
 test('a test that is written as CSV is read back', () => {

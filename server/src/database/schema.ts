@@ -127,6 +127,19 @@ export const testFlights = sqliteTable(
   ],
 );
 
+/** The samples a flight was read from, in parts; no record of its own. */
+export const telemetry = sqliteTable(
+  'telemetry',
+  {
+    flightId: text()
+      .notNull()
+      .references(() => testFlights.id, { onDelete: 'cascade' }),
+    part: integer().notNull(),
+    text: text().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.flightId, table.part] })],
+);
+
 export const timedCharges = sqliteTable(
   'timed_charges',
   {

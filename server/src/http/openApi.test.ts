@@ -47,7 +47,7 @@ test('every endpoint says what it answers, and which problems', () => {
   for (const [path, operations] of Object.entries(document.paths)) {
     for (const [method, { responses }] of Object.entries(operations)) {
       const fine = Object.entries(responses).find(([status]) => status.startsWith('2'));
-      const schema = fine?.[1].content?.['application/json']?.schema;
+      const schema = Object.values(fine?.[1].content ?? {})[0]?.schema;
       expect({ path, method, told: fine?.[0] === '204' || schema !== undefined }).toMatchObject({
         told: true,
       });

@@ -7,6 +7,7 @@ import { ProblemResponses } from '../http/openApi';
 import { ConditionsController } from './conditions.controller';
 import { controllerOf, recordsOf } from './controller';
 import { Records } from './records';
+import { TelemetryController } from './telemetry.controller';
 
 @ApiTags('records')
 @Controller('test-flights')
@@ -24,7 +25,12 @@ class FrozenEstimateController {
 
 /** Every kind of record that the registry lists, with the same endpoints. */
 @Module({
-  controllers: [...kinds.map((kind) => controllerOf(kind)), FrozenEstimateController, ConditionsController],
+  controllers: [
+    ...kinds.map((kind) => controllerOf(kind)),
+    FrozenEstimateController,
+    TelemetryController,
+    ConditionsController,
+  ],
   providers: kinds.map((kind) => ({
     provide: recordsOf(kind),
     useFactory: (stores: Stores, calculator: Calculator) => new Records(kind, stores, calculator),

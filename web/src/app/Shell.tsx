@@ -56,7 +56,9 @@ export function Shell() {
   // Also from within a field, where a letter with Ctrl means nothing else.
   useHotkeys([['mod+K', search]], []);
   useEffect(() => {
-    if (all === 'ready') whenIdle(fetchAllViews);
+    if (all !== 'ready') return;
+    whenIdle(fetchAllViews);
+    whenIdle(() => void import('../records/samples').then(({ followSamples }) => followSamples()));
   }, [all]);
 
   return (

@@ -33,6 +33,7 @@ import { Wrong } from '../parts/Wrong';
 import { making } from '../records/changes';
 import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { keepSamples } from '../records/samples';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
@@ -76,11 +77,11 @@ interface ImportProps {
 }
 
 function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProps) {
-  const { files, progress, trouble, read, cancel } = useLogReader();
+  const { files, progress, trouble, read, cancel, samples } = useLogReader();
   const { layouts, remember } = useLogLayouts();
   const [chosen, setChosen] = useState<readonly File[]>([]);
   const [keepings, setKeepings] = useState<Readonly<Record<string, Keeping>>>({});
-  const { testFlights, fresh, doAll } = useRecords();
+  const { testFlights, fresh, doAll, complain } = useRecords();
   const choose = useChosen((state) => state.choose);
   const { timeZone } = clockAt(conditions);
   const reading = { timeZone, cellCount: battery.pack.cellCount };
@@ -114,7 +115,11 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
     const own = batteries.find(({ id }) => id === keeping.batteryId);
     return keeping.wanted && typeof test !== 'string' && own ? [{ ...one, test, own }] : [];
   });
-  const keep = () => {
+  const keep = async () => {
+    // Asked for before the panel goes, and its reader with it.
+    const raw = await Promise.all(
+      wanted.map(({ source }) => samples(source.hash, source.flightNumber).catch(() => null)),
+    );
     const made = wanted.map(({ flight, test, own, source }) => {
       const at = withOffset(flight.startedAt ?? conditions.at, timeZone);
       const content = contentRead(test, own, at, conditions.weather, source);
@@ -127,6 +132,10 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
       made.length === 1 ? 'reading a flight from a file' : `reading ${made.length} flights from files`,
       comesOrGoes,
     );
+    for (const [i, { id }] of made.entries()) {
+      const own = raw[i];
+      if (own) void keepSamples(id, own).catch((error: Error) => complain(error.message));
+    }
     if (made[0]) choose({ testFlightId: made[0].id });
     onKept();
   };
@@ -180,7 +189,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
             In the conditions of the ribbon, {clockAt(conditions).format(conditions.at, 'D MMM, HH:mm')}: set
             them to those of the flights first, if they differ.
           </Note>
-          <Button fullWidth disabled={wanted.length === 0} onClick={keep}>
+          <Button fullWidth disabled={wanted.length === 0} onClick={() => void keep()}>
             {wanted.length === 1 ? 'Keep one flight' : `Keep ${wanted.length} flights`}
           </Button>
         </>

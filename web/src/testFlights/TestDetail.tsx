@@ -28,6 +28,7 @@ import { beliefAbout } from '../state/belief';
 import { useClock } from '../state/clock';
 import { useWriter } from '../state/units';
 import { checkNames } from './checkNames';
+import { Samples } from './Samples';
 import { schoolInWords } from './signWords';
 import styles from './TestDetail.module.css';
 import { useFrozen } from './useFrozen';
@@ -82,7 +83,11 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
       <WhatWasRead row={row} />
       {record.source && (
         <Note>
-          Read from {record.source.name}, flight {record.source.flightNumber}.
+          Read from {record.source.name}, flight {record.source.flightNumber}. Its samples:{' '}
+          <Samples
+            record={record}
+            name={`test ${label} ${clock.format(record.flownAt, 'YYYY-MM-DD HHmm')}`}
+          />
         </Note>
       )}
       {record.estimatedAt && (

@@ -9,13 +9,18 @@ import {
   layoutOf,
   type Outcome,
   overlap,
+  placed,
   type ReadLog,
   type Refusal,
   RowReader,
   readGeoJsonTrack,
   readGpx,
+  readSamplesCsv,
   refuse,
   success,
+  writeGeoJsonTrack,
+  writeGpx,
+  writeSamplesCsv,
 } from '@acorn-tally/core';
 import { expose } from 'comlink';
 
@@ -71,9 +76,25 @@ const logReader = {
       done += file.size;
     }
     const tracks = raws.filter(({ layout, outcome }) => layout === null && outcome.ok);
+    held.clear();
     return raws.map((raw) => told(raw, tracks));
   },
+
+  /** The samples of a flight that was read, in the form in which they are kept. */
+  samples(hash: string, flightNumber: number): Blob {
+    return new Blob([writeSamplesCsv(held.get(`${hash} ${flightNumber}`) ?? [])], { type: 'text/csv' });
+  },
+
+  /** Kept samples as a track; null where they do not say where it was. */
+  async track(samples: Blob, as: 'gpx' | 'geojson', groundM: number): Promise<string | null> {
+    const log = readSamplesCsv(await samples.text());
+    if (placed(log.samples).length === 0) return null;
+    return as === 'gpx' ? writeGpx(log.samples, groundM) : writeGeoJsonTrack(log.samples, groundM);
+  },
 };
+
+/** The samples of the flights that were read last, by hash and number of the flight. */
+const held = new Map<string, LoggedFlight['samples']>();
 export type LogReader = typeof logReader;
 
 function told(raw: Raw, tracks: readonly Raw[]): FileRead {
@@ -91,7 +112,10 @@ function told(raw: Raw, tracks: readonly Raw[]): FileRead {
     rows: log.samples.length,
     problems: log.problems,
     leftOut: log.leftOut,
-    flights: flightsIn(whole).map(({ samples: _, ...flight }) => flight),
+    flights: flightsIn(whole).map(({ samples, ...flight }, i) => {
+      held.set(`${hash} ${i + 1}`, samples);
+      return flight;
+    }),
     withTrack: track?.name ?? null,
   };
 }

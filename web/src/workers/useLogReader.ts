@@ -9,17 +9,21 @@ interface Reader {
   readonly trouble: string | null;
   read(files: readonly File[], reading: Reading): void;
   cancel(): void;
+  /** The samples of a flight that was read. */
+  samples(hash: string, flightNumber: number): Promise<Blob>;
 }
 
-/** Reads files in a worker of their own, which ends when it is cancelled or left: what it had read is forgotten with it. */
+/** Reads files in a worker of their own, which ends when it is cancelled, left, or reads others: what it had read goes with it. */
 export function useLogReader(): Reader {
   const [files, setFiles] = useState<readonly FileRead[] | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const worker = useRef<Worker | null>(null);
+  const reader = useRef<Remote<LogReader> | null>(null);
   const stop = useCallback(() => {
     worker.current?.terminate();
     worker.current = null;
+    reader.current = null;
     setProgress(null);
   }, []);
   useEffect(() => stop, [stop]);
@@ -30,6 +34,7 @@ export function useLogReader(): Reader {
       worker.current = own;
       const isCurrent = () => worker.current === own;
       const remote: Remote<LogReader> = wrap<LogReader>(own);
+      reader.current = remote;
       setProgress(0);
       setTrouble(null);
       own.onerror = () => {
@@ -47,8 +52,9 @@ export function useLogReader(): Reader {
       remote.read([...from], reading, proxy(tell)).then(
         (found) => {
           if (!isCurrent()) return;
+          // It lives on with the samples, until they are asked for or it is left.
           setFiles(found);
-          stop();
+          setProgress(null);
         },
         (error: Error) => {
           if (!isCurrent()) return;
@@ -59,5 +65,19 @@ export function useLogReader(): Reader {
     },
     [stop],
   );
-  return { files, progress, trouble, read, cancel: stop };
+  const samples = useCallback(async (hash: string, flightNumber: number) => {
+    if (!reader.current) throw new Error('The files were read before.');
+    return reader.current.samples(hash, flightNumber);
+  }, []);
+  return { files, progress, trouble, read, cancel: stop, samples };
+}
+
+/** Kept samples as a track, made in a worker; null where they do not say where it was. */
+export async function trackOf(samples: Blob, as: 'gpx' | 'geojson', groundM: number): Promise<string | null> {
+  const worker = new Worker(new URL('./logReader.ts', import.meta.url), { type: 'module' });
+  try {
+    return await wrap<LogReader>(worker).track(samples, as, groundM);
+  } finally {
+    worker.terminate();
+  }
 }

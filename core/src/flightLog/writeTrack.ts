@@ -1,0 +1,38 @@
+import type { LogSample } from './sample';
+
+type Placed = LogSample & { readonly latitudeDeg: number; readonly longitudeDeg: number };
+
+/** Those samples that say where they were. */
+export function placed(samples: readonly LogSample[]): Placed[] {
+  return samples.filter(
+    (one): one is Placed => one.latitudeDeg !== undefined && one.longitudeDeg !== undefined,
+  );
+}
+
+const instant = (timeS: number) => new Date(timeS * 1000).toISOString();
+
+/** A track as GPX 1.1; heights are above take-off, as they were read, over the ground given. */
+export function writeGpx(samples: readonly LogSample[], groundM: number): string {
+  const points = placed(samples).map(
+    ({ timeS, latitudeDeg, longitudeDeg, heightM }) =>
+      `<trkpt lat="${latitudeDeg}" lon="${longitudeDeg}">${heightM === undefined ? '' : `<ele>${(groundM + heightM).toFixed(2)}</ele>`}<time>${instant(timeS)}</time></trkpt>`,
+  );
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Acorn Tally" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>\n${points.join('\n')}\n</trkseg></trk></gpx>\n`;
+}
+
+/** The same as a GeoJSON line (RFC 7946), its times in the property coordTimes. */
+export function writeGeoJsonTrack(samples: readonly LogSample[], groundM: number): string {
+  const points = placed(samples);
+  return JSON.stringify({
+    type: 'Feature',
+    geometry: {
+      type: 'LineString',
+      coordinates: points.map(({ longitudeDeg, latitudeDeg, heightM }) =>
+        heightM === undefined
+          ? [longitudeDeg, latitudeDeg]
+          : [longitudeDeg, latitudeDeg, Number((groundM + heightM).toFixed(2))],
+      ),
+    },
+    properties: { coordTimes: points.map(({ timeS }) => instant(timeS)) },
+  });
+}
