@@ -64,6 +64,13 @@ export function TestFlightsView() {
       }
       aside={
         <>
+          <div className={styles.actions}>
+            {!isPhone && <ClockLink />}
+            <Button fullWidth variant="default" className={styles.clock} onClick={() => setImports(true)}>
+              Read log files
+            </Button>
+            {!isPhone && record}
+          </div>
           <Chosen
             title="Flown so far"
             end={
@@ -94,11 +101,6 @@ export function TestFlightsView() {
               ))}
             </ul>
           </Chosen>
-          {!isPhone && <ClockLink />}
-          <Button fullWidth variant="default" className={styles.clock} onClick={() => setImports(true)}>
-            Read log files
-          </Button>
-          {!isPhone && record}
         </>
       }
     >
