@@ -118,6 +118,7 @@ test('two clocks by keyboard, begun together: digits go to the chosen one, a mom
   await page.close();
 
   const again = await context.newPage();
+  await again.clock.install({ time: Date.now() + 20 * 60_000 });
   await again.goto(`${app.url}/clock`);
   const timers = again.getByRole('timer');
   await expect(timers).toHaveCount(2);
@@ -142,6 +143,17 @@ test('two clocks by keyboard, begun together: digits go to the chosen one, a mom
   expect(readings(nutcracker)?.[1]?.[0]).toBeLessThan(180);
   expect(readings(nutcracker)?.[1]?.slice(1)).toEqual([0.9, 4.03]);
   expect(jay?.events[0]?.atMs).toBe(nutcracker?.events[0]?.atMs);
+
+  // One is down and kept by keys, the other flies on.
+  await again.keyboard.type('21');
+  await again.keyboard.press('d');
+  await expect(again.getByLabel('Charge at the end')).toHaveValue('21');
+  await again.getByRole('button', { name: 'Keep this test' }).press('Enter');
+  await expect(again.getByRole('heading', { level: 1 })).toContainText(
+    /^Jay 1, low hover, 2\d:\d\d min, down to 21 %$/,
+  );
+  await again.getByRole('link', { name: 'On the clock: Nutcracker 1' }).press('Enter');
+  await expect(again.getByRole('timer')).toHaveCount(1);
 });
 
 test('a charge by the clock: the minutes of the charger are offered anew, and taken over', async ({
