@@ -62,6 +62,8 @@ test('a flight written in any layout, fed in any pieces, is read as the same fli
           expect(Math.abs((charge ?? 0) - due)).toBeLessThan(0.006 + (4 * (start - end)) / 100 / durationS);
         }
         const steps = flight?.checkpoints ?? [];
+        for (const { heightM, speedMps } of steps)
+          expect([heightM, speedMps]).toEqual([expect.closeTo(30, 1), expect.closeTo(5, 1)]);
         const off = steps.map(
           ({ timeS, charge }) => (charge ?? 0) - start / 100 + ((start - end) / 100 / durationS) * timeS,
         );

@@ -1,4 +1,5 @@
-import type { Checkpoint, TestPattern } from '../testFlights/testFlight';
+import { type Checkpoint, checkpointRanges, type TestPattern } from '../testFlights/testFlight';
+import type { Quantity } from '../units/quantity';
 import { patternGuess } from './patternGuess';
 import type { LogSample, ReadLog } from './sample';
 
@@ -118,7 +119,7 @@ function gaugeSteps(
 ): Checkpoint[] {
   const steps: Checkpoint[] = [];
   let lowest = read[0]?.charge ?? 0;
-  for (const { charge, timeS, cellVoltageV } of read) {
+  for (const { charge, timeS, cellVoltageV, heightM, speedMps } of read) {
     const wholeBefore = Math.ceil(lowest * 100 - 1e-6);
     const whole = Math.ceil(charge * 100 - 1e-6);
     if (whole >= wholeBefore) continue;
@@ -128,12 +129,19 @@ function gaugeSteps(
       steps.push({
         timeS: at,
         charge: isStep ? (lowest + charge) / 2 : charge,
-        cellVoltageV: cellVoltageV ?? null,
+        cellVoltageV: heldTo(checkpointRanges.cellVoltageV, cellVoltageV),
+        heightM: heldTo(checkpointRanges.heightM, heightM),
+        speedMps: heldTo(checkpointRanges.speedMps, speedMps),
       });
     }
     lowest = charge;
   }
   return steps;
+}
+
+/** What a log says beyond what can be is nothing it says. */
+function heldTo({ min, max }: Quantity, value: number | undefined): number | null {
+  return value !== undefined && value >= min && value <= max ? value : null;
 }
 
 function medianOf(values: readonly number[]): number | null {

@@ -32,6 +32,9 @@ export interface Checkpoint {
   readonly charge?: number | null;
   readonly cellVoltageV?: number | null;
   readonly kind?: SignKind | null;
+  /** Above take-off and over ground at that moment, where a log tells. */
+  readonly heightM?: number | null;
+  readonly speedMps?: number | null;
 }
 
 /** What a pilot notes of a test: gauge fractions 0–1, seconds in the air, how it was flown and where. */
@@ -81,6 +84,8 @@ export const checkpointRanges = {
   timeS: { label: 'Time of a reading', unit: 'min', siPerUnit: 60, min: 0, max: 7200, step: 1, clock: true },
   charge: { label: 'Gauge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
   cellVoltageV: { label: 'Volts of a cell', unit: 'V', siPerUnit: 1, min: 2, max: 4.6, step: 0.01 },
+  heightM: { label: 'Height at a reading', unit: 'm', siPerUnit: 1, min: -500, max: 9000, step: 1 },
+  speedMps: { label: 'Speed at a reading', unit: 'm/s', siPerUnit: 1, min: 0, max: 100, step: 0.5 },
 } as const satisfies Record<string, Quantity>;
 
 /** What is wrong with a test as a whole, and where. */

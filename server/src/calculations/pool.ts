@@ -13,6 +13,7 @@ const retryAfterS = 10;
 /** In threads beside the one that answers: however much is reckoned, records and health are answered meanwhile. */
 export class InPool extends Calculator {
   private readonly pool: Piscina;
+  private isClosing = false;
 
   constructor(worker: URL) {
     super();
@@ -39,12 +40,14 @@ export class InPool extends Calculator {
         { signal: signal ? AbortSignal.any([signal, late]) : late },
       );
     } catch (error) {
+      if (this.isClosing) throw busy('The server is being stopped.', retryAfterS);
       if (late.aborted) throw busy('This took longer than anything may.', retryAfterS);
       throw error;
     }
   }
 
   async close(): Promise<void> {
+    this.isClosing = true;
     await this.pool.destroy();
   }
 }

@@ -178,6 +178,8 @@ export class CheckpointDto implements Checkpoint {
   @InRange(checkpointRanges.charge, optional) charge?: number | null;
   @InRange(checkpointRanges.cellVoltageV, optional) cellVoltageV?: number | null;
   @OneOf(signKinds, optional) kind?: SignKind | null;
+  @InRange(checkpointRanges.heightM, optional) heightM?: number | null;
+  @InRange(checkpointRanges.speedMps, optional) speedMps?: number | null;
 }
 
 export class TestDto implements TestFlight {

@@ -175,6 +175,8 @@ const contents: Record<string, fc.Arbitrary<object>> = {
                 timeS: fc.double({ min: 0, max: 30, noNaN: true }).map((value) => value + 0),
                 charge: of(checkpointRanges.charge),
                 cellVoltageV: maybe(checkpointRanges.cellVoltageV),
+                heightM: maybe(checkpointRanges.heightM),
+                speedMps: maybe(checkpointRanges.speedMps),
                 kind: fc.option(fc.constantFrom(...signKinds)),
               }),
               { maxLength: 6 },

@@ -2,6 +2,7 @@ import { minutesAndSeconds } from '@acorn-tally/core';
 import { Table, Tooltip } from '@mantine/core';
 import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
+import { Headings } from '../parts/Headings';
 import { Section } from '../parts/Section';
 import { Wide } from '../parts/Wide';
 import styles from './AllFlights.module.css';
@@ -19,23 +20,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
       <Section title="Flown against estimated and the box, minutes">
         <Wide label="All test flights">
           <Table>
-            <Table.Thead>
-              <Table.Tr>
-                <Table.Th scope="col">test</Table.Th>
-                <Table.Th scope="col" data-figure>
-                  flown
-                </Table.Th>
-                <Table.Th scope="col" data-figure>
-                  estimated
-                </Table.Th>
-                <Table.Th scope="col" data-figure>
-                  which was
-                </Table.Th>
-                <Table.Th scope="col" data-figure>
-                  of the box
-                </Table.Th>
-              </Table.Tr>
-            </Table.Thead>
+            <Headings words={['test']} figures={['flown', 'estimated', 'which was', 'of the box']} />
             <Table.Tbody>
               {rows.map((row) => (
                 <FlightRow key={row.record.id} row={row} />

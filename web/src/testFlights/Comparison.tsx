@@ -12,6 +12,7 @@ import { useMemo } from 'react';
 import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
+import { Headings } from '../parts/Headings';
 import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
@@ -47,19 +48,7 @@ export function Comparison({ rows, onEnd }: Props) {
       <Section title="When each passed what, minutes">
         <Wide label="Flights side by side">
           <Table>
-            <Table.Thead>
-              <Table.Tr>
-                <Table.Th scope="col">flight</Table.Th>
-                {milestones.map((one) => (
-                  <Table.Th key={milestoneWords(one)} scope="col" data-figure>
-                    {milestoneWords(one)}
-                  </Table.Th>
-                ))}
-                <Table.Th scope="col" data-figure>
-                  down
-                </Table.Th>
-              </Table.Tr>
-            </Table.Thead>
+            <Headings words={['flight']} figures={[...milestones.map(milestoneWords), 'down']} />
             <Table.Tbody>
               {rows.map((row) => (
                 <Milestones key={row.record.id} row={row} />

@@ -2,6 +2,7 @@ import { isLowLanding, kindsFlown, lineThrough, minutesAndSeconds } from '@acorn
 import { Table } from '@mantine/core';
 import { useMemo } from 'react';
 import { percent } from '../fields/percent';
+import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { Wide } from '../parts/Wide';
@@ -26,21 +27,7 @@ export function ByKind({ rows, aircraftId }: ByKindProps) {
     <Section title={`${name} by how it was flown, a whole charge`}>
       <Wide label={`${name} by how it was flown`}>
         <Table>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th scope="col">how</Table.Th>
-              <Table.Th scope="col">recording</Table.Th>
-              <Table.Th scope="col" data-figure>
-                flights
-              </Table.Th>
-              <Table.Th scope="col" data-figure>
-                mean
-              </Table.Th>
-              <Table.Th scope="col" data-figure>
-                scatter
-              </Table.Th>
-            </Table.Tr>
-          </Table.Thead>
+          <Headings words={['how', 'recording']} figures={['flights', 'mean', 'scatter']} />
           <Table.Tbody>
             {kinds.map(({ flights, meanS, scatterS, ...kind }) => (
               <Table.Tr key={JSON.stringify(kind)}>
@@ -79,23 +66,10 @@ export function ByBattery({ rows }: { readonly rows: readonly TestRow[] }) {
     <Section title="By battery">
       <Wide label="Tests by battery">
         <Table>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th scope="col">battery</Table.Th>
-              <Table.Th scope="col" data-figure>
-                tests
-              </Table.Th>
-              <Table.Th scope="col" data-figure>
-                flown against estimated
-              </Table.Th>
-              <Table.Th scope="col" data-figure>
-                a month
-              </Table.Th>
-              <Table.Th scope="col" data-figure>
-                low landings
-              </Table.Th>
-            </Table.Tr>
-          </Table.Thead>
+          <Headings
+            words={['battery']}
+            figures={['tests', 'flown against estimated', 'a month', 'low landings']}
+          />
           <Table.Tbody>
             {packs.map(({ label, tests, against, aMonth, low }) => (
               <Table.Tr key={label}>

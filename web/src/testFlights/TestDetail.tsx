@@ -15,6 +15,7 @@ import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { Headings } from '../parts/Headings';
 import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
@@ -204,20 +205,7 @@ function AllOfIt({ row: { record }, estimate }: ThisFlightProps) {
   return (
     <Section title="How long would all of it last?">
       <Table>
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th scope="col">way of reckoning</Table.Th>
-            <Table.Th scope="col" data-figure>
-              100 → 0 %
-            </Table.Th>
-            <Table.Th scope="col" data-figure>
-              of the box
-            </Table.Th>
-            <Table.Th scope="col" data-figure>
-              off by
-            </Table.Th>
-          </Table.Tr>
-        </Table.Thead>
+        <Headings words={['way of reckoning']} figures={['100 → 0 %', 'of the box', 'off by']} />
         <Table.Tbody>
           {ways.map(({ way, seconds, off }) => (
             <Table.Tr key={way}>

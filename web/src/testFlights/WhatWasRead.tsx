@@ -9,6 +9,7 @@ import {
 } from '@acorn-tally/core';
 import { Button, Table } from '@mantine/core';
 import { percent } from '../fields/percent';
+import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { Wide } from '../parts/Wide';
@@ -36,21 +37,10 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
         <Section title="What was read" className={styles.readings}>
           <Wide label="Readings of this flight">
             <Table>
-              <Table.Thead>
-                <Table.Tr>
-                  <Table.Th scope="col">minute</Table.Th>
-                  <Table.Th scope="col">what happened</Table.Th>
-                  <Table.Th scope="col" data-figure>
-                    gauge
-                  </Table.Th>
-                  <Table.Th scope="col" data-figure>
-                    drain, % a min
-                  </Table.Th>
-                  <Table.Th scope="col" data-figure>
-                    a cell, V
-                  </Table.Th>
-                </Table.Tr>
-              </Table.Thead>
+              <Headings
+                words={['minute', 'what happened']}
+                figures={['gauge', 'drain, % a min', 'a cell, V']}
+              />
               <Table.Tbody>
                 {readings.map((line) => (
                   <Table.Tr key={`${line.timeS} ${line.what}`}>
