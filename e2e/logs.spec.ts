@@ -1,4 +1,4 @@
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, truncateSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, pick, saved, test } from './fixtures';
 import { type LogFile, logFiles } from './fixtures/logFiles';
@@ -65,6 +65,18 @@ test('headings that say nothing are named once by the pilot, and known for the n
   await page.reload();
   panel = await open(page, logFiles.strange());
   await expect(panel).toContainText('98 % to 20 %');
+});
+
+test('a file of 200 MB is refused with a sentence, at once', async ({ app, page }) => {
+  await page.goto(`${app.url}/test-flights`);
+  const path = test.info().outputPath('huge.csv');
+  writeFileSync(path, 'time s,charge %\n');
+  truncateSync(path, 200_000_000);
+  await page.getByRole('button', { name: 'Read log files' }).click();
+  await page.getByLabel('Log files', { exact: true }).setInputFiles(path);
+  await expect(page.getByRole('dialog', { name: 'Read log files' })).toContainText(
+    'This file is too large: logs are read up to 100 MB',
+  );
 });
 
 test('reading is cancelled, and nothing comes of it', async ({ app, page }) => {

@@ -201,6 +201,7 @@ test('GeoJSON with times makes a track; a point without a time is left out and t
   expect(track.value.leftOut).toBe(1);
   expect(track.value.samples[1]?.heightM).toBe(30);
   // 0.0009° are 100 m, in 10 s.
+  expect(track.value.samples[1]?.distanceM).toBeCloseTo(100, 0);
   expect(track.value.samples[1]?.speedMps).toBeCloseTo(10, 0);
 });
 

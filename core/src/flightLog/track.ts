@@ -109,21 +109,32 @@ function trackOf(points: readonly TrackPoint[]): ReadLog {
   }
   samples.sort((a, b) => a.timeS - b.timeS);
   return {
-    samples: samples.map((one, i) => withSpeed(one, samples[i - 1])),
+    samples: samples.map((one, i) => withSpeed(one, samples[i - 1], samples[0])),
     isDated: true,
     problems: problems.slice(0, 20),
     leftOut: problems.length,
   };
 }
 
-function withSpeed(sample: LogSample, before: LogSample | undefined): LogSample {
+/** With its distance from take-off, and its speed over ground since the point before. */
+function withSpeed(
+  sample: LogSample,
+  before: LogSample | undefined,
+  first: LogSample | undefined,
+): LogSample {
+  const distanceM = first ? apartM(first, sample) : 0;
   const lapseS = before ? sample.timeS - before.timeS : 0;
-  if (!before || lapseS <= 0) return sample;
+  if (!before || lapseS <= 0) return { ...sample, distanceM };
+  return { ...sample, distanceM, speedMps: apartM(before, sample) / lapseS };
+}
+
+/** Metres between two points; over a flight's kilometres the earth is flat to a thousandth. */
+function apartM(from: LogSample, to: LogSample): number {
   const metresPerDegree = 111_320;
-  const north = ((sample.latitudeDeg ?? 0) - (before.latitudeDeg ?? 0)) * metresPerDegree;
-  const shrink = Math.cos(((sample.latitudeDeg ?? 0) * Math.PI) / 180);
-  const east = ((sample.longitudeDeg ?? 0) - (before.longitudeDeg ?? 0)) * metresPerDegree * shrink;
-  return { ...sample, speedMps: Math.hypot(north, east) / lapseS };
+  const north = ((to.latitudeDeg ?? 0) - (from.latitudeDeg ?? 0)) * metresPerDegree;
+  const shrink = Math.cos(((to.latitudeDeg ?? 0) * Math.PI) / 180);
+  const east = ((to.longitudeDeg ?? 0) - (from.longitudeDeg ?? 0)) * metresPerDegree * shrink;
+  return Math.hypot(north, east);
 }
 
 /** A log and a track of the same flight as one: each sample of the log gets place, height and speed of the track's nearest point. */
