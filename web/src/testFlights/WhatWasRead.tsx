@@ -25,7 +25,7 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
   const { test } = record;
   const aircraft = useRecords((state) => state.aircraft.find(({ id }) => id === record.aircraftId));
   const findings = aircraft ? sheetFindings(test, aircraft.spec) : [];
-  const readings = linesOf(test);
+  const readings = linesOf(atTenths(test));
   const belowS = belowZeroS(test);
   return (
     <>
@@ -120,6 +120,22 @@ interface Line {
   readonly drain: number | null;
   readonly volts: number | null;
   readonly what: string;
+}
+
+/** More lines than this nobody reads: a logged gauge has a step for each per cent. */
+const mostLines = 24;
+
+/** Of many readings the first at or below each tenth of the gauge, and what the aircraft did. */
+export function atTenths(test: TestFlight): TestFlight {
+  const checkpoints = test.checkpoints ?? [];
+  if (checkpoints.length <= mostLines) return test;
+  let next = Math.ceil(test.startCharge * 10 - 1e-9) / 10 - 0.1;
+  const kept = checkpoints.filter(({ charge, kind }) => {
+    const isDue = charge != null && charge <= next + 1e-9;
+    if (isDue) next = Math.ceil(charge * 10 - 1e-9) / 10 - 0.1;
+    return isDue || kind != null;
+  });
+  return { ...test, checkpoints: kept };
 }
 
 /** Start, checkpoints and end, with the drain up to each. */

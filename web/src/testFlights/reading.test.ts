@@ -3,6 +3,7 @@ import { verdict } from './Comparison';
 import { everyTest, listed } from './filter';
 import { packLines } from './Groups';
 import type { TestRow } from './useTests';
+import { atTenths } from './WhatWasRead';
 
 const row = (change: {
   id?: string;
@@ -58,6 +59,36 @@ test('a pack that gives 1 % less each month is told so from three tests on; low 
   expect(line?.against).toBeCloseTo(-0.01, 9);
   expect(line).toMatchObject({ tests: 4, low: 1 });
   expect(packLines(own.slice(0, 2))[0]?.aMonth).toBeNull();
+});
+
+test('of a logged gauge the tenths are told, and each sign; of a few readings all are', () => {
+  const steps = Array.from({ length: 78 }, (_, i) => ({ timeS: 10 * (i + 1), charge: 0.975 - i / 100 }));
+  const test = {
+    pattern: 'low-hover',
+    heightM: 2,
+    startCharge: 0.98,
+    endCharge: 0.2,
+    durationS: 800,
+  } as const;
+  const signs = [
+    ...steps.slice(0, 40),
+    { timeS: 405, charge: 0.58, kind: 'low-warning' as const },
+    ...steps.slice(40),
+  ];
+  const kept = atTenths({ ...test, checkpoints: signs }).checkpoints ?? [];
+  const shown = kept.map(({ charge, kind }) => [Number(charge?.toFixed(3)), kind ?? null]);
+  expect(shown).toEqual([
+    [0.895, null],
+    [0.795, null],
+    [0.695, null],
+    [0.595, null],
+    [0.58, 'low-warning'],
+    [0.495, null],
+    [0.395, null],
+    [0.295, null],
+  ]);
+  const few = { ...test, checkpoints: steps.slice(0, 24) };
+  expect(atTenths(few)).toBe(few);
 });
 
 test('what is left is a difference only beyond the scatter, and is laid to what differed', () => {
