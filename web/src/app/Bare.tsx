@@ -1,19 +1,33 @@
 import { Anchor } from '@mantine/core';
 import { IconArrowLeft } from '@tabler/icons-react';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, Outlet } from 'react-router';
 import { Guard } from '../parts/Guard';
+import { useRecords } from '../records/records';
+import type { Loading } from '../records/state';
 import styles from './Bare.module.css';
 import { useLoading } from './useLoading';
 import { useStayInStep } from './useStayInStep';
 import { Waiting } from './Waiting';
 
+/** The server is asked again after so long: what runs here must be kept once it is back. */
+const againMs = 3000;
+
 const Notices = lazy(() => import('./Notices'));
+
+function useUntilRead(loading: Loading): void {
+  useEffect(() => {
+    if (loading !== 'failed') return;
+    const timer = setTimeout(() => void useRecords.getState().load(), againMs);
+    return () => clearTimeout(timer);
+  }, [loading]);
+}
 
 /** The frame of what needs the whole screen: a clock in the air. The way out is small and at the top. */
 export default function Bare() {
   const { all } = useLoading();
   useStayInStep();
+  useUntilRead(all);
   return (
     <div className={styles.bare}>
       <header className={styles.top}>
