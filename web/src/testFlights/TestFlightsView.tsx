@@ -141,9 +141,13 @@ function ClockLink({ short = false }: { readonly short?: boolean }) {
       variant="default"
       leftSection={!short && <IconClockPlay size={18} aria-hidden />}
       className={short ? undefined : styles.clock}
-      aria-label={clocks.length === 0 ? 'Fly a test by the clock' : `On the clock: ${running}`}
+      aria-label={
+        running
+          ? `${short ? 'By the clock, running' : 'On the clock'}: ${running}`
+          : 'Fly a test by the clock'
+      }
     >
-      {clocks.length > 0 ? `On the clock: ${running}` : short ? 'By the clock' : 'Fly a test by the clock'}
+      {short ? 'By the clock' : running ? `On the clock: ${running}` : 'Fly a test by the clock'}
     </Button>
   );
 }
