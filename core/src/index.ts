@@ -42,6 +42,7 @@ export * from './estimate/whatIf';
 export { boxTemperatureC } from './flight/box';
 export * from './flight/flightLegs';
 export * from './flight/styles';
+export { placed } from './flightLog/apart';
 export { type ColumnMap, type LogColumn, type LogUnit, logColumns, logUnits } from './flightLog/columns';
 export * from './flightLog/decode';
 export * from './flightLog/flights';

@@ -115,6 +115,30 @@ test('what heads a column must also look like it: mAh are no per cent, a gauge o
   expect(layoutOf('\u0089PNG\r\n\u001a\n', 'UTC').ok).toBe(false);
 });
 
+test('times without a unit: minutes apart they are seconds, dozens of rows a second they are milliseconds, and so are late instants', () => {
+  const unit = (times: readonly number[]) => {
+    const rows = times.map((time, i) => `${time},${90 - (i % 50)}`).join('\n');
+    const layout = layoutOf(`time,charge\n${rows}\n`, 'UTC');
+    return layout.ok && layout.value.columns.time?.unit;
+  };
+  const every = (step: number, count: number, from = 0) =>
+    Array.from({ length: count }, (_, i) => from + i * step);
+  expect(unit(every(300, 5))).toBe('s');
+  expect(unit(every(50, 190))).toBe('ms');
+  expect(unit(every(1, 190, 1.7e9))).toBe('s');
+  expect(unit(every(10, 190, 1.7e12))).toBe('ms');
+});
+
+test('a log of hundreds of thousands of rows without motors is cut by height and speed (it ran out of stack)', () => {
+  const samples = Array.from({ length: 300_000 }, (_, i) => ({
+    timeS: i / 100,
+    charge: 1 - i / 400_000,
+    heightM: i < 500 ? 0 : 30,
+  }));
+  const [flight] = flightsIn({ samples, isDated: false, problems: [], leftOut: 0 });
+  expect(flight?.durationS).toBeCloseTo(2995, 0);
+});
+
 test('a time of day without an offset is that of the place, across the hour that summer time gives back', () => {
   const text = 'date time;charge %\n2026-10-25 00:59:30;90\n2026-10-25 03:00:30;80\n';
   // London: 00:59:30 is 23:59:30 UTC, 03:00:30 is UTC itself.
@@ -195,7 +219,18 @@ test('hostile and broken tracks are refused with a sentence: entities, no track,
 
 test('GeoJSON with times makes a track; a point without a time is left out and told', () => {
   const times = ['2026-11-25T10:10:00Z', null, '2026-11-25T10:10:10Z'];
-  const line = { type: 'Feature', geometry: { type: 'LineString', coordinates: [[-2.8, 54.5, 620], [-2.8, 54.5, 620], [-2.8, 54.5009, 650]] }, properties: { coordTimes: times } }; // biome-ignore format: a line
+  const line = {
+    type: 'Feature',
+    geometry: {
+      type: 'LineString',
+      coordinates: [
+        [-2.8, 54.5, 620],
+        [-2.8, 54.5, 620],
+        [-2.8, 54.5009, 650],
+      ],
+    },
+    properties: { coordTimes: times },
+  };
   const track = readGeoJsonTrack(JSON.stringify(line));
   if (!track.ok) throw new Error('it is a track');
   expect(track.value.leftOut).toBe(1);
@@ -226,7 +261,10 @@ test('samples written as they are kept are read back; as GPX and GeoJSON their p
 });
 
 test('a test that is written as CSV is read back', () => {
-  const checkpoints = [{ timeS: 463, charge: 0.7, cellVoltageV: 3.88 }, { timeS: 775, charge: 0.5 }]; // biome-ignore format: marks
+  const checkpoints = [
+    { timeS: 463, charge: 0.7, cellVoltageV: 3.88 },
+    { timeS: 775, charge: 0.5 },
+  ];
   const text = writeTestCsv({
     pattern: 'low-hover',
     heightM: 2,
@@ -236,7 +274,12 @@ test('a test that is written as CSV is read back', () => {
     checkpoints,
   });
   const { samples } = read(text);
-  expect(samples.map(({ timeS, charge }) => [timeS, charge])).toEqual([[0, 0.98], [463, 0.7], [775, 0.5], [1224, 0.2]]); // biome-ignore format: marks
+  expect(samples.map(({ timeS, charge }) => [timeS, charge])).toEqual([
+    [0, 0.98],
+    [463, 0.7],
+    [775, 0.5],
+    [1224, 0.2],
+  ]);
   expect(samples[1]?.cellVoltageV).toBeCloseTo(3.88, 3);
   // Read by hand every few minutes it is one flight all the same.
   expect(flights(text)).toMatchObject([{ durationS: 1224, endCharge: 0.2 }]);

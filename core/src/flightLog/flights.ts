@@ -1,3 +1,4 @@
+import { median } from '../statistics/quantile';
 import { type Checkpoint, checkpointRanges, type TestPattern } from '../testFlights/testFlight';
 import type { Quantity } from '../units/quantity';
 import { patternGuess } from './patternGuess';
@@ -74,7 +75,7 @@ function cut(samples: readonly LogSample[]): LogSample[][] {
 /** Where no motors are told, standing on the ground before and after is left out by height and speed. */
 function fromLiftOff(piece: readonly LogSample[]): readonly LogSample[] {
   if (piece.some(({ motorsOn }) => motorsOn !== undefined)) return piece;
-  const ground = Math.min(...piece.flatMap(({ heightM }) => heightM ?? []), 0);
+  const ground = piece.reduce((lowest, { heightM }) => Math.min(lowest, heightM ?? 0), 0);
   const flies = ({ heightM, speedMps }: LogSample) =>
     (heightM !== undefined && heightM - ground > inAir.heightM) ||
     (speedMps !== undefined && speedMps > inAir.speedMps);
@@ -145,6 +146,5 @@ function heldTo({ min, max }: Quantity, value: number | undefined): number | nul
 }
 
 function medianOf(values: readonly number[]): number | null {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? null;
+  return values.length > 0 ? median(values) : null;
 }

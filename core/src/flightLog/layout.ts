@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { median } from '../statistics/quantile';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { cellIn, clockIn, dateIn, numberIn, onOrOff } from './cells';
 import {
@@ -122,6 +123,10 @@ function unitOf(
   return guesses.find(fits) ?? null;
 }
 
+/** Rows that as seconds would go on for longer, or be dated later, are milliseconds: two hours, and the year 5138. */
+const longestFlightS = 7200;
+const latestInstantS = 1e11;
+
 /** Times: dates, clocks, or numbers in seconds or milliseconds by how far they go. */
 function timeUnit(
   heading: string,
@@ -135,17 +140,12 @@ function timeUnit(
   if (numbers.length < values.length * 0.8) return null;
   const named = unitNamed('time', heading);
   if (named) return named;
-  // Rows a log apart by more than ten units are milliseconds: no gauge is noted so seldom.
   const steps = numbers.slice(1).map((value, i) => Math.abs(value - (numbers[i] as number)));
-  return median(steps) > 60 ? 'ms' : 's';
+  const isLong = steps.length > 0 && median(steps) * numbers.length > longestFlightS;
+  return isLong || (numbers[0] ?? 0) > latestInstantS ? 'ms' : 's';
 }
 
 /** Nine of ten: a log may have gaps and a torn line. */
 function most(values: readonly string[], is: (text: string) => boolean): boolean {
   return values.filter(is).length >= values.length * 0.9;
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
 }

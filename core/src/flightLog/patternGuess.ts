@@ -1,4 +1,6 @@
+import { quantile } from '../statistics/quantile';
 import type { TestPattern } from '../testFlights/testFlight';
+import { eastAndNorthOf, placed } from './apart';
 import type { LogSample } from './sample';
 
 /** A hover drifts within this of its middle (assumed). */
@@ -31,20 +33,15 @@ interface Point {
   readonly y: number;
 }
 
-/** Metres east and north of the first position; over a flight's kilometres the earth is flat to a thousandth. */
+/** Metres east and north of the first position. */
 function onPlane(samples: readonly LogSample[]): Point[] {
-  const placed = samples.filter(
-    (one): one is LogSample & { latitudeDeg: number; longitudeDeg: number } =>
-      one.latitudeDeg !== undefined && one.longitudeDeg !== undefined,
-  );
-  const first = placed[0];
+  const all = placed(samples);
+  const first = all[0];
   if (!first) return [];
-  const metresPerDegree = 111_320;
-  const eastwards = Math.cos((first.latitudeDeg * Math.PI) / 180);
-  return placed.map(({ latitudeDeg, longitudeDeg }) => ({
-    x: (longitudeDeg - first.longitudeDeg) * metresPerDegree * eastwards,
-    y: (latitudeDeg - first.latitudeDeg) * metresPerDegree,
-  }));
+  return all.map((one) => {
+    const { eastM, northM } = eastAndNorthOf(first, one);
+    return { x: eastM, y: northM };
+  });
 }
 
 /** The sum of all turns of an angle, rad. */
@@ -72,9 +69,4 @@ function returns(points: readonly Point[]): number {
 
 function mean(values: readonly number[]): number {
   return values.reduce((sum, one) => sum + one, 0) / Math.max(1, values.length);
-}
-
-function quantile(values: readonly number[], share: number): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 }

@@ -59,10 +59,36 @@ export function readSamplesCsv(text: string): ReadLog {
 
 const samplesLine = /^(-?[\d.]*,){9}[01]?$/;
 
+/** Looks such a file through piece by piece, so that neither its length nor who sends it holds anybody up. */
+export class SamplesCheck {
+  private rest = '';
+  private line = 0;
+  /** The first line that is none of it, from 1; null while all are. */
+  wrongLine: number | null = null;
+
+  feed(text: string): void {
+    const lines = (this.rest + text).split('\n');
+    this.rest = lines.pop() ?? '';
+    for (const line of lines) this.look(line);
+  }
+
+  end(): number | null {
+    if (this.rest !== '' || this.line === 0) this.look(this.rest);
+    this.rest = '';
+    return this.wrongLine;
+  }
+
+  private look(line: string): void {
+    this.line++;
+    const isRight =
+      this.line === 1 ? line === samplesHeadings.join(',') : line === '' || samplesLine.test(line);
+    if (!isRight) this.wrongLine ??= this.line;
+  }
+}
+
 /** The first line of such a file that is none of it, from 1; null where all are. */
 export function wrongSamplesLine(text: string): number | null {
-  const lines = text.split('\n');
-  if (lines[0] !== samplesHeadings.join(',')) return 1;
-  const wrong = lines.findIndex((line, i) => i > 0 && line !== '' && !samplesLine.test(line));
-  return wrong < 0 ? null : wrong + 1;
+  const check = new SamplesCheck();
+  check.feed(text);
+  return check.end();
 }

@@ -1,5 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import { type Outcome, refuse, success } from '../units/outcome';
+import { apartM, type Placed } from './apart';
 import type { LogSample, ReadLog } from './sample';
 
 /** GPX 1.1 (topografix.com/GPX/1/1): tracks of points with place, height and time. Entities are refused, whatever they say. */
@@ -84,13 +85,16 @@ function notGeoJson() {
   return refuse('not-a-track', 'This is no GeoJSON with a line in it.');
 }
 
+/** A sample of a track. */
+type Point = LogSample & Placed;
+
 type TrackPoint = readonly [lon: number, lat: number, ele: unknown, time: unknown];
 
 /** Points with a place and a time, as samples; speed over ground from one to the next. */
 function trackOf(points: readonly TrackPoint[]): ReadLog {
   const problems: ReadLog['problems'][number][] = [];
   let ground: number | null = null;
-  const samples: LogSample[] = [];
+  const samples: Point[] = [];
   for (const [i, [longitudeDeg, latitudeDeg, ele, time]] of points.entries()) {
     const timeS = Date.parse(String(time)) / 1000;
     const isPlace = Math.abs(latitudeDeg) <= 90 && Math.abs(longitudeDeg) <= 180;
@@ -109,7 +113,7 @@ function trackOf(points: readonly TrackPoint[]): ReadLog {
   }
   samples.sort((a, b) => a.timeS - b.timeS);
   return {
-    samples: samples.map((one, i) => withSpeed(one, samples[i - 1], samples[0])),
+    samples: samples.map((one, i) => withSpeed(one, samples[i - 1], samples[0] as Point)),
     isDated: true,
     problems: problems.slice(0, 20),
     leftOut: problems.length,
@@ -117,24 +121,11 @@ function trackOf(points: readonly TrackPoint[]): ReadLog {
 }
 
 /** With its distance from take-off, and its speed over ground since the point before. */
-function withSpeed(
-  sample: LogSample,
-  before: LogSample | undefined,
-  first: LogSample | undefined,
-): LogSample {
-  const distanceM = first ? apartM(first, sample) : 0;
+function withSpeed(sample: Point, before: Point | undefined, first: Point): LogSample {
+  const distanceM = apartM(first, sample);
   const lapseS = before ? sample.timeS - before.timeS : 0;
   if (!before || lapseS <= 0) return { ...sample, distanceM };
   return { ...sample, distanceM, speedMps: apartM(before, sample) / lapseS };
-}
-
-/** Metres between two points; over a flight's kilometres the earth is flat to a thousandth. */
-function apartM(from: LogSample, to: LogSample): number {
-  const metresPerDegree = 111_320;
-  const north = ((to.latitudeDeg ?? 0) - (from.latitudeDeg ?? 0)) * metresPerDegree;
-  const shrink = Math.cos(((to.latitudeDeg ?? 0) * Math.PI) / 180);
-  const east = ((to.longitudeDeg ?? 0) - (from.longitudeDeg ?? 0)) * metresPerDegree * shrink;
-  return Math.hypot(north, east);
 }
 
 /** A log and a track of the same flight as one: each sample of the log gets place, height and speed of the track's nearest point. */

@@ -1,13 +1,5 @@
+import { placed } from './apart';
 import type { LogSample } from './sample';
-
-type Placed = LogSample & { readonly latitudeDeg: number; readonly longitudeDeg: number };
-
-/** Those samples that say where they were. */
-export function placed(samples: readonly LogSample[]): Placed[] {
-  return samples.filter(
-    (one): one is Placed => one.latitudeDeg !== undefined && one.longitudeDeg !== undefined,
-  );
-}
 
 const instant = (timeS: number) => new Date(timeS * 1000).toISOString();
 

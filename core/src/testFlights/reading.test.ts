@@ -60,7 +60,12 @@ test('readings lie within the flight, in order, and say something', () => {
   expect(testFlightFault(test1)).toBeNull();
   const fault = (checkpoints: TestFlight['checkpoints']) => testFlightFault({ ...test1, checkpoints });
   expect(fault([{ timeS: 1500, charge: 0.5 }])).toMatchObject({ path: 'checkpoints.0' });
-  expect(fault([{ timeS: 500, charge: 0.5 }, { timeS: 400, charge: 0.4 }])).toMatchObject({ path: 'checkpoints.1' }); // biome-ignore format: readings
+  expect(
+    fault([
+      { timeS: 500, charge: 0.5 },
+      { timeS: 400, charge: 0.4 },
+    ]),
+  ).toMatchObject({ path: 'checkpoints.1' });
   expect(fault([{ timeS: 500 }])?.message).toContain('needs');
 });
 

@@ -1,9 +1,10 @@
-import { type Outcome, type Projection, testFlightFault } from '@acorn-tally/core';
+import type { Outcome, Projection } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { requireWholeTest } from '../dtos/wholeTest';
 import { ProblemResponses } from '../http/openApi';
-import { invalid, refused } from '../http/problem';
+import { refused } from '../http/problem';
 import { validated } from '../http/validated';
 import { estimateSchema, projectionsSchema, reachesSchema, returnSchema } from './answerSchemas';
 import { Calculator } from './calculator';
@@ -75,8 +76,7 @@ export class CalculationsController {
   async project(
     @Body(validated(ProjectionRequestDto)) asked: ProjectionRequestDto,
   ): Promise<{ readonly schools: readonly Projection[] }> {
-    const fault = testFlightFault(asked.test);
-    if (fault) throw invalid([{ ...fault, path: `test.${fault.path}` }]);
+    requireWholeTest(asked);
     return { schools: await this.calculator.run('projections', plain(asked) as never) };
   }
 

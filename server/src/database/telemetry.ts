@@ -2,15 +2,24 @@ import { asc, eq } from 'drizzle-orm';
 import type { Reader, Transaction } from './database';
 import { telemetry } from './schema';
 
-/** So much of a flight's samples lies in one row, in characters. */
+/** So much of a flight's samples lies in one row, in characters, and the end of the piece that reaches it. */
 const partLength = 262_144;
 
-/** Keeps the samples of a flight in the place of those it had; they go when its row goes. */
-export async function keepSamples(transaction: Transaction, flightId: string, text: string): Promise<void> {
+/** Keeps the samples of a flight, as they came in pieces, in the place of those it had; they go when its row goes. */
+export async function keepSamples(
+  transaction: Transaction,
+  flightId: string,
+  pieces: readonly string[],
+): Promise<void> {
   await transaction.delete(telemetry).where(eq(telemetry.flightId, flightId));
-  for (let part = 0; part * partLength < text.length; part++) {
-    const piece = text.slice(part * partLength, (part + 1) * partLength);
-    await transaction.insert(telemetry).values({ flightId, part, text: piece });
+  let part = 0;
+  let text = '';
+  for (const [i, piece] of pieces.entries()) {
+    text += piece;
+    if (text === '' || (text.length < partLength && i < pieces.length - 1)) continue;
+    await transaction.insert(telemetry).values({ flightId, part, text });
+    part++;
+    text = '';
   }
 }
 

@@ -4,18 +4,16 @@ import {
   type BatteryKeeping,
   beliefFrom,
   type ChargerContent,
-  type Conditions,
   fromTheBox,
   frozenEstimate,
-  type Mode,
   requestForTest,
   type ShootContent,
   type Shot,
-  type TestFlight,
   usualDraws,
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
+import { cruiseTest, type ExampleTest, flown, hoverTest, read } from './hollinFellTests';
 import { dairy, dairyMorning, weatherOf } from './hollinFellWeather';
 
 /**
@@ -88,16 +86,6 @@ interface FleetEntry {
   readonly shoot?: Omit<ShootContent, 'aircraftId' | 'dayId' | 'batteryIds'>;
 }
 
-interface ExampleTest {
-  /** Number of the pack, from 1. */
-  readonly battery: number;
-  readonly flownAt: string;
-  readonly test: TestFlight;
-  readonly weather: Conditions;
-  readonly note?: string;
-  readonly excludedReason?: string;
-}
-
 const chargers: readonly ChargerContent[] = [
   { name: 'Hub in the dairy', charger: { atOnce: 1, emptyToFullS: 54 * 60, power: 'mains' } },
   {
@@ -105,55 +93,6 @@ const chargers: readonly ChargerContent[] = [
     charger: { atOnce: 1, emptyToFullS: 75 * 60, power: 'car', powerUntil: '2026-11-26T16:00:00+00:00' },
   },
 ];
-
-/** A hover read at its start and its end; the clock is minutes and seconds. */
-function hoverTest(
-  pattern: 'low-hover' | 'high-hover',
-  heightM: number,
-  startCharge: number,
-  endCharge: number,
-  [minutes, seconds]: readonly [number, number],
-  startTemperatureC = 20,
-): TestFlight {
-  return { pattern, heightM, startCharge, endCharge, durationS: minutes * 60 + seconds, startTemperatureC };
-}
-
-function cruiseTest(
-  pattern: TestFlight['pattern'],
-  mode: Mode,
-  heightM: number,
-  startCharge: number,
-  endCharge: number,
-  [minutes, seconds]: readonly [number, number],
-): TestFlight {
-  const durationS = minutes * 60 + seconds;
-  return { pattern, mode, heightM, startCharge, endCharge, durationS, startTemperatureC: 20 };
-}
-
-/** What was read on the way, as seconds and per cent, and at which of these the aircraft warned. */
-function read(
-  test: TestFlight,
-  marks: readonly (readonly [timeS: number, percent: number, cellVoltageV?: number])[],
-  warnedAt: number | null = null,
-): TestFlight {
-  const checkpoints = marks.map(([timeS, percent, cellVoltageV]) => ({
-    timeS,
-    charge: percent / 100,
-    cellVoltageV: cellVoltageV ?? null,
-    kind: percent === warnedAt ? ('low-warning' as const) : null,
-  }));
-  return { ...test, checkpoints };
-}
-
-function flown(
-  battery: number,
-  at: string,
-  test: TestFlight,
-  weather: Conditions,
-  more: Pick<ExampleTest, 'note' | 'excludedReason'> = {},
-): ExampleTest {
-  return { battery, flownAt: `${at}:00+00:00`, test, weather, ...more };
-}
 
 const framing = [
   { style: 'hover', share: 0.45 },

@@ -128,8 +128,14 @@ test('readings after the end, and a charge that falls while charging, are refuse
       .post('/api/v1/timed-charges')
       .send({ ...charge, marks });
   expect((await post([{ timeS: 0, charge: 0.5 }]).expect(400)).body.errors[0].path).toBe('marks');
-  await post([{ timeS: 0, charge: 0.5 }, { timeS: 60, charge: 0.4 }]).expect(400); // biome-ignore format: marks
-  await post([{ timeS: 0, charge: 0.5 }, { timeS: 60, charge: 0.52 }]).expect(201); // biome-ignore format: marks
+  await post([
+    { timeS: 0, charge: 0.5 },
+    { timeS: 60, charge: 0.4 },
+  ]).expect(400);
+  await post([
+    { timeS: 0, charge: 0.5 },
+    { timeS: 60, charge: 0.52 },
+  ]).expect(201);
 });
 
 test('writes that contradict themselves or refer to nothing are refused', async () => {

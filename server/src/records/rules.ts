@@ -6,14 +6,13 @@ import {
   isTestOnly,
   type Kind,
   type ShootContent,
-  type TestFlightContent,
-  testFlightFault,
   toldInSi,
 } from '@acorn-tally/core';
 import type { Reader } from '../database/database';
 import { NothingThere } from '../database/errors';
 import { requireUnused } from '../database/references';
 import type { Stores } from '../database/stores';
+import { requireWholeTest } from '../dtos/wholeTest';
 import { invalid } from '../http/problem';
 
 type Rule<K extends Kind> = (
@@ -28,7 +27,7 @@ const rules: { readonly [K in Kind]?: Rule<K> } = {
   aircraft: wholeFlight,
   batteries: staysWithItsUsers,
   testFlights: async (content, reader, stores) => {
-    wholeTest(content);
+    requireWholeTest(content);
     await requireOwn(reader, stores, content.aircraftId, [content.batteryId], 'batteryId');
   },
   timedCharges: rising,
@@ -52,11 +51,6 @@ export async function requireRules<K extends Kind>(
 function wholeFlight({ flight }: AircraftContent): void {
   const problem = flightProblem(flight);
   if (problem) throw invalid([{ path: 'flight.mix', message: toldInSi(problem) }]);
-}
-
-function wholeTest({ test }: TestFlightContent): void {
-  const fault = testFlightFault(test);
-  if (fault) throw invalid([{ ...fault, path: `test.${fault.path}` }]);
 }
 
 function rising({ marks }: Content<'timedCharges'>): void {

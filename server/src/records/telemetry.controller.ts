@@ -1,4 +1,4 @@
-import { wrongSamplesLine } from '@acorn-tally/core';
+import { SamplesCheck } from '@acorn-tally/core';
 import { Controller, Get, Header, HttpCode, Param, Put, Req } from '@nestjs/common';
 import {
   ApiBody,
@@ -37,12 +37,10 @@ export class TelemetryController {
   async keep(@Param('id') id: string, @Req() request: Request): Promise<void> {
     const { database } = this.stores;
     await database.read((reader) => this.stores.of('testFlights').get(reader, id));
-    const text = await streamed(request);
-    const line = wrongSamplesLine(text);
-    if (line !== null) throw invalid([{ path: `line ${line}`, message: 'This is no line of samples.' }]);
+    const pieces = await streamed(request);
     await database.write(async (transaction) => {
       await this.stores.of('testFlights').get(transaction, id);
-      await keepSamples(transaction, id, text);
+      await keepSamples(transaction, id, pieces);
     });
   }
 
@@ -63,10 +61,16 @@ export class TelemetryController {
   }
 }
 
-/** The body as it comes in, refused as soon as it is too long. */
-async function streamed(request: Request): Promise<string> {
-  const pieces: Buffer[] = [];
+/** The body as it comes in, looked through on the way; refused as soon as it is too long, or none of it. */
+async function streamed(request: Request): Promise<readonly string[]> {
+  const pieces: string[] = [];
+  const decoder = new TextDecoder();
+  const check = new SamplesCheck();
   let length = 0;
+  const take = (text: string) => {
+    check.feed(text);
+    pieces.push(text);
+  };
   for await (const piece of request as AsyncIterable<Buffer>) {
     length += piece.length;
     if (length > mostBytes) {
@@ -74,7 +78,15 @@ async function streamed(request: Request): Promise<string> {
         detail: 'At most 64 MB are kept of one flight.',
       });
     }
-    pieces.push(piece);
+    take(decoder.decode(piece, { stream: true }));
+    if (check.wrongLine !== null) throw wrongLine(check.wrongLine);
   }
-  return Buffer.concat(pieces).toString('utf8');
+  take(decoder.decode());
+  const line = check.end();
+  if (line !== null) throw wrongLine(line);
+  return pieces;
+}
+
+function wrongLine(line: number) {
+  return invalid([{ path: `line ${line}`, message: 'This is no line of samples.' }]);
 }

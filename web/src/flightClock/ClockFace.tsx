@@ -33,6 +33,7 @@ interface Props {
 /** One or two running clocks on one screen: seconds large, the next reading wanted, keys for gloves. */
 export function ClockFace({ clocks, finish, before }: Props) {
   const [chosenId, choose] = useState<string | null>(null);
+  const [entries, setEntries] = useState<Readonly<Record<string, Entry>>>({});
   const chosen = clocks.find(({ id }) => id === chosenId) ?? (clocks[0] as FlightClock);
   const runnings = clocks.map((clock) => runningOf(clock.events));
   const running = runnings[clocks.indexOf(chosen)] as Running;
@@ -85,7 +86,15 @@ export function ClockFace({ clocks, finish, before }: Props) {
           {before(chosen)}
         </ToBegin>
       ) : running.endedS === null ? (
-        <Pad key={chosen.id} clock={chosen} running={running} elapsedS={elapsedS} />
+        <Pad
+          clock={chosen}
+          running={running}
+          elapsedS={elapsedS}
+          entry={entries[chosen.id] ?? emptyEntry}
+          onEntry={(change) =>
+            setEntries((now) => ({ ...now, [chosen.id]: change(now[chosen.id] ?? emptyEntry) }))
+          }
+        />
       ) : (
         <div className={styles.pad}>{finish(chosen, running)}</div>
       )}
@@ -219,24 +228,29 @@ function ToBegin({ chosen, clocks, runnings, children }: ToBeginProps) {
   );
 }
 
+interface PadProps extends OnClock {
+  readonly entry: Entry;
+  readonly onEntry: (change: (now: Entry) => Entry) => void;
+}
+
 /** Digits and signs, each kept with its moment. */
-function Pad({ clock, running, elapsedS }: OnClock) {
+function Pad({ clock, running, elapsedS, entry, onEntry: setEntry }: PadProps) {
   const { plan } = clock;
-  const [entry, setEntry] = useState<Entry>(emptyEntry);
   const note = useClocks((state) => state.note);
+  const last = lastInWords(clock, running);
   const charge = chargeOf(entry);
   const cellVoltageV = cellVoltageOf(entry, plan.cellCount);
   const something = charge !== null || cellVoltageV !== null;
   const atMs = () => entry.begunMs ?? Date.now();
   const keep = (event: ClockEvent) => {
     note([clock.id], event);
-    setEntry(emptyEntry);
+    setEntry(() => emptyEntry);
   };
   const mark = () => something && keep({ what: 'mark', atMs: atMs(), charge, cellVoltageV });
   const digit = (text: string) => setEntry((now) => typed(now, text, Date.now()));
   const sign = (kind: (typeof signsInTheAir)[number]) => keep({ what: 'sign', kind, charge, atMs: atMs() });
   const end = () => keep({ what: 'ended', atMs: atMs(), charge });
-  const undo = () => note([clock.id], { what: 'undone', atMs: Date.now() });
+  const undo = () => last !== null && note([clock.id], { what: 'undone', atMs: Date.now() });
   const hold = () => setEntry((now) => held(now, Date.now()));
   const turn = () => setEntry((now) => turnedTo(now, now.into === 'charge' ? 'volts' : 'charge'));
   const digits = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
@@ -254,7 +268,6 @@ function Pad({ clock, running, elapsedS }: OnClock) {
   useEnter(mark);
 
   const heldS = entry.begunMs === null ? null : Math.max(0, (entry.begunMs - (running.beganMs ?? 0)) / 1000);
-  const last = lastInWords(clock, running);
   return (
     <div className={styles.pad}>
       <div className={styles.row}>
@@ -297,8 +310,8 @@ function Pad({ clock, running, elapsedS }: OnClock) {
         </div>
       )}
       <div className={styles.row}>
-        <ClockKey disabled={last === null || last === 'lift-off'} onPress={undo} hotkey="U">
-          Undo{last !== null && last !== 'lift-off' && `: ${last}`}
+        <ClockKey disabled={last === null} onPress={undo} hotkey="U">
+          Undo{last !== null && `: ${last}`}
         </ClockKey>
         <ClockKey label="Hold the moment" pressed={heldS !== null} onPress={hold} hotkey="Space">
           Hold

@@ -2,6 +2,7 @@ import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { bandDatasets } from '../charts/bandDatasets';
+import { readDataset } from '../charts/gauge';
 import { token } from '../charts/setup';
 import styles from './ClockFace.module.css';
 import type { ClockMark } from './events';
@@ -52,24 +53,14 @@ function plotOf(
     nowMinute * 60,
     300,
   );
-  const spend = token('spend');
   const data: ChartData<'line'> = {
     datasets: [
-      {
-        label: 'read',
-        data: [
-          { x: 0, y: startCharge * 100 },
-          ...marks.flatMap(({ timeS, charge }) =>
-            charge === null ? [] : [{ x: timeS / 60, y: charge * 100 }],
-          ),
-        ],
-        showLine: false,
-        clip: 8,
-        pointStyle: 'rectRot',
-        pointRadius: 6,
-        backgroundColor: spend,
-        borderColor: spend,
-      },
+      readDataset([
+        { x: 0, y: startCharge * 100 },
+        ...marks.flatMap(({ timeS, charge }) =>
+          charge === null ? [] : [{ x: timeS / 60, y: charge * 100 }],
+        ),
+      ]),
       {
         label: 'expected',
         data: curve.map(({ timeS, charge }) => ({ x: timeS / 60, y: charge * 100 })),

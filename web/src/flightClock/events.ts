@@ -28,7 +28,7 @@ export interface Running {
   readonly endedS: number | null;
   readonly endCharge: number | null;
   /** What would be taken back next; null where there is nothing. */
-  readonly last: Exclude<ClockEvent['what'], 'undone'> | null;
+  readonly last: Standing | null;
 }
 
 /** From what was noted to where it stands; pure. */
@@ -37,14 +37,9 @@ export function runningOf(events: readonly ClockEvent[]): Running {
   const began = standing.find(({ what }) => what === 'began');
   const beganMs = began?.atMs ?? null;
   const sinceS = (atMs: number) => Math.max(0, (atMs - (beganMs ?? atMs)) / 1000);
-  const marks = standing.flatMap((event): ClockMark[] => {
-    const timeS = sinceS(event.atMs);
-    if (event.what === 'mark') {
-      return [{ timeS, charge: event.charge, cellVoltageV: event.cellVoltageV, kind: null }];
-    }
-    if (event.what !== 'sign') return [];
-    const charge = event.kind === 'empty' ? 0 : event.charge;
-    return [{ timeS, charge, cellVoltageV: null, kind: event.kind }];
+  const marks = standing.flatMap((event) => {
+    const mark = markOf(event, sinceS(event.atMs));
+    return mark ? [mark] : [];
   });
   const ended = standing.find((event) => event.what === 'ended');
   return {
@@ -52,11 +47,21 @@ export function runningOf(events: readonly ClockEvent[]): Running {
     marks: marks.sort((a, b) => a.timeS - b.timeS),
     endedS: ended ? sinceS(ended.atMs) : null,
     endCharge: ended?.what === 'ended' ? ended.charge : null,
-    last: standing[standing.length - 1]?.what ?? null,
+    last: standing[standing.length - 1] ?? null,
   };
 }
 
-type Standing = Exclude<ClockEvent, { readonly what: 'undone' }>;
+/** The mark an event makes at its time; null for a beginning or an end. */
+export function markOf(event: Standing, timeS: number): ClockMark | null {
+  if (event.what === 'mark') {
+    return { timeS, charge: event.charge, cellVoltageV: event.cellVoltageV, kind: null };
+  }
+  if (event.what !== 'sign') return null;
+  const charge = event.kind === 'empty' ? 0 : event.charge;
+  return { timeS, charge, cellVoltageV: null, kind: event.kind };
+}
+
+export type Standing = Exclude<ClockEvent, { readonly what: 'undone' }>;
 
 function withoutUndone(events: readonly ClockEvent[]): Standing[] {
   const standing: Standing[] = [];

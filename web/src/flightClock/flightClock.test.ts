@@ -7,6 +7,7 @@ import { cellVoltageOf, chargeOf, emptyEntry, erased, held, typed } from './entr
 import { type ClockEvent, lastCharge, runningOf } from './events';
 import { againstBand, calls, type Expected, nextWanted, toGoS } from './expected';
 import { clocksStore } from './useClocks';
+import { lastInWords, oddInWords } from './words';
 
 const began: ClockEvent = { what: 'began', atMs: 1_000_000 };
 const mark = (afterS: number, charge: number): ClockEvent => ({
@@ -18,7 +19,10 @@ const mark = (afterS: number, charge: number): ClockEvent => ({
 
 /** Straight from 100 to 0 % in 1,000 s, eight in ten within a tenth. */
 const expected: Expected = {
-  curve: [{ timeS: 0, charge: 1 }, { timeS: 1000, charge: 0 }], // biome-ignore format: a line
+  curve: [
+    { timeS: 0, charge: 1 },
+    { timeS: 1000, charge: 0 },
+  ],
   band: [1, 0.5, 0].map((charge) => ({ charge, p10S: 900 * (1 - charge), p90S: 1100 * (1 - charge) })),
 };
 
@@ -37,7 +41,7 @@ test('events come to marks with seconds since lift-off; gauge at 0 % is a readin
     [900, 0, 'empty'],
   ]);
   expect(lastCharge(running, 1)).toBe(0);
-  expect(runningOf([...events, { what: 'undone', atMs: 0 }]).last).toBe('mark');
+  expect(runningOf([...events, { what: 'undone', atMs: 0 }]).last).toEqual(mark(100, 0.9));
 });
 
 const anyEvent = fc.oneof(
@@ -64,6 +68,26 @@ test('whatever was noted, what is noted and undone again leaves what stood befor
     }),
     { seed: 17, numRuns: 200 },
   );
+});
+
+test('what is taken back next is what was noted last, also where a moment was held before it; lift-off is not', () => {
+  const clock = { id: 'one', plan: { kind: 'flight' } as TimedFlight, events: [] };
+  const words = (...events: ClockEvent[]) => lastInWords(clock, runningOf(events))?.replace('\u00a0', ' ');
+  // Held at 60 s, kept after the warning at 70.
+  const warned: ClockEvent = { what: 'sign', kind: 'low-warning', charge: null, atMs: began.atMs + 70_000 };
+  expect(words(began, warned, mark(60, 0.72))).toBe('72 %');
+  expect(words(began, mark(60, 0.72), warned)).toBe('It warns');
+  expect(words(began)).toBeUndefined();
+});
+
+test('a word about a reading: beyond the band, or above the one before it', () => {
+  const plan = { kind: 'flight', startCharge: 1, stopCharge: 0.2, expected } as TimedFlight;
+  const odd = (...events: ClockEvent[]) =>
+    oddInWords({ id: 'one', plan, events }, runningOf([began, ...events]));
+  expect(odd(mark(250, 0.75))).toBeNull();
+  expect(odd(mark(200, 0.75))).toContain('land earlier');
+  expect(odd(mark(300, 0.75))).toContain('later than in nine');
+  expect(odd(mark(250, 0.75), mark(300, 0.9))).toBe('90 % after 75 %: undo it if that was a slip.');
 });
 
 test('a reading has the moment of its first digit, or the one held before; one digit too many begins another', () => {

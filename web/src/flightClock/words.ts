@@ -1,7 +1,7 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
 import type { FlightClock, SignInTheAir } from './clocks';
-import type { ClockMark, Running } from './events';
+import { type ClockMark, markOf, type Running } from './events';
 import { type Against, againstBand, nextWanted, toGoS } from './expected';
 
 /** What a pilot presses when the aircraft does it. */
@@ -18,13 +18,12 @@ export const signKeys: Readonly<Record<SignInTheAir, string>> = {
   empty: 'z',
 };
 
-/** What the last thing was that may be taken back: "72 %", "It warns", "touch-down". */
-export function lastInWords({ plan }: FlightClock, { last, marks }: Running): string | null {
-  if (last === null) return null;
-  if (last === 'began') return plan.kind === 'flight' ? 'lift-off' : 'the beginning';
-  if (last === 'ended') return plan.kind === 'flight' ? 'touch-down' : 'the end';
-  const mark = marks[marks.length - 1];
-  return mark ? markInWords(mark) : null;
+/** What the last thing was that may be taken back: "72 %", "It warns", "touch-down"; the beginning may not. */
+export function lastInWords({ plan }: FlightClock, { last }: Running): string | null {
+  if (last === null || last.what === 'began') return null;
+  if (last.what === 'ended') return plan.kind === 'flight' ? 'touch-down' : 'the end';
+  const mark = markOf(last, 0);
+  return mark && markInWords(mark);
 }
 
 function markInWords({ charge, cellVoltageV, kind }: ClockMark): string {

@@ -8,8 +8,6 @@ import {
   chargingWays,
   minutesAndSeconds,
 } from '@acorn-tally/core';
-import { Button } from '@mantine/core';
-import { useRef } from 'react';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
 import { percent } from '../fields/percent';
@@ -21,6 +19,7 @@ import { useRecords } from '../records/records';
 import { useDraft } from '../state/drafts';
 import styles from './ClockView.module.css';
 import { type ChargeSetUp, chargePlanOf } from './clockPlans';
+import { SetUpForm } from './SetUpForm';
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -54,83 +53,73 @@ function Form({
     startCharge: null,
     stopCharge: 1,
   }));
-  const form = useRef<HTMLFormElement>(null);
   const set = (change: Partial<ChargeSetUp>) => keep({ ...setUp, ...change });
   const charger = chargers.find(({ id }) => id === setUp.chargerId) ?? (chargers[0] as ChargerRecord);
   const { startCharge, stopCharge } = setUp;
   const isWhole = startCharge !== null && stopCharge !== null && startCharge < stopCharge;
   const ready = () => {
-    if (!isWhole) return form.current?.querySelector<HTMLElement>('[data-gauge] input')?.focus();
     onReady(chargePlanOf(setUp, charger, battery));
     keep(null);
   };
   return (
-    <form
-      ref={form}
-      noValidate
-      className={styles.setUp}
-      onSubmit={(event) => {
-        event.preventDefault();
-        ready();
-      }}
-    >
-      <div>
-        <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
-        <ChoiceField
-          label="Charger"
-          value={charger.id}
-          options={chargers.map(({ id, name }) => ({ value: id, label: name }))}
-          onChange={(chargerId) => set({ chargerId })}
-        />
-        <ChoiceField<ChargingWay>
-          label="How"
-          value={setUp.way}
-          options={chargingWays.map((value) => ({ value, label: wayNames[value] }))}
-          onChange={(way) => set({ way })}
-        />
-        <div data-gauge>
-          <QuantityField
-            first
-            quantity={chargeMarkRanges.charge}
-            label="Charge now"
-            value={startCharge}
-            error={
-              startCharge !== null && stopCharge !== null && startCharge >= stopCharge
-                ? 'It is charged so far already.'
-                : undefined
-            }
-            onChange={(charge) => set({ startCharge: charge })}
+    <SetUpForm
+      isWhole={isWhole}
+      onReady={ready}
+      inputs={
+        <>
+          <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
+          <ChoiceField
+            label="Charger"
+            value={charger.id}
+            options={chargers.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(chargerId) => set({ chargerId })}
           />
-        </div>
-        <QuantityField
-          quantity={chargeMarkRanges.charge}
-          label="Up to"
-          value={stopCharge}
-          onChange={(charge) => set({ stopCharge: charge })}
-        />
-      </div>
-      <div>
-        <Section title="What is expected">
-          {isWhole ? (
-            <p className={styles.expected}>
-              {percent(stopCharge)} after about{' '}
-              <b>
-                {minutesAndSeconds(chargingTimeS(startCharge, stopCharge, charger.charger.emptyToFullS))} min
-              </b>
-              , as {charger.name} says: constant current to 80 %, then it tapers.
-            </p>
-          ) : (
-            <Note>What does its gauge show?</Note>
-          )}
-        </Section>
-        <Note>
-          Read the gauge now and then. Begin below 60 %: the constant part tells most. Do not leave a charging
-          pack alone.
-        </Note>
-        <Button type="submit" fullWidth className={styles.ready}>
-          To the clock
-        </Button>
-      </div>
-    </form>
+          <ChoiceField<ChargingWay>
+            label="How"
+            value={setUp.way}
+            options={chargingWays.map((value) => ({ value, label: wayNames[value] }))}
+            onChange={(way) => set({ way })}
+          />
+          <div data-gauge>
+            <QuantityField
+              first
+              quantity={chargeMarkRanges.charge}
+              label="Charge now"
+              value={startCharge}
+              error={
+                startCharge !== null && stopCharge !== null && startCharge >= stopCharge
+                  ? 'It is charged so far already.'
+                  : undefined
+              }
+              onChange={(charge) => set({ startCharge: charge })}
+            />
+          </div>
+          <QuantityField
+            quantity={chargeMarkRanges.charge}
+            label="Up to"
+            value={stopCharge}
+            onChange={(charge) => set({ stopCharge: charge })}
+          />
+        </>
+      }
+    >
+      <Section title="What is expected">
+        {isWhole ? (
+          <p className={styles.expected}>
+            {percent(stopCharge)} after about{' '}
+            <b>
+              {minutesAndSeconds(chargingTimeS(startCharge, stopCharge, charger.charger.emptyToFullS))} min
+            </b>
+            , as {charger.name} says: constant current to 80 %, then it tapers.
+          </p>
+        ) : (
+          <Note>What does its gauge show?</Note>
+        )}
+      </Section>
+      <Note>
+        Read the gauge now and then. Begin below 60 %: the constant part tells most. Do not leave a charging
+        pack alone.
+      </Note>
+    </SetUpForm>
   );
 }

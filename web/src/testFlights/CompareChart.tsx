@@ -1,10 +1,11 @@
-import { minutesAndSeconds, readingsOf } from '@acorn-tally/core';
+import { readingsOf } from '@acorn-tally/core';
 import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chargeAxes } from '../charts/axes';
 import { ChartKey } from '../charts/ChartKey';
 import styles from '../charts/chart.module.css';
+import { gaugeTooltip } from '../charts/gauge';
 import { token } from '../charts/setup';
 import type { TestRow } from './useTests';
 import { nameOf } from './words';
@@ -68,13 +69,7 @@ function chartOf(rows: readonly TestRow[]) {
     interaction: { mode: 'nearest', axis: 'x', intersect: false },
     plugins: {
       legend: { display: false },
-      tooltip: {
-        displayColors: false,
-        callbacks: {
-          title: (items) => `${minutesAndSeconds((items[0]?.parsed.x ?? 0) * 60)} min`,
-          label: (item) => `${Math.round(item.parsed.y ?? 0)} % · ${item.dataset.label}`,
-        },
-      },
+      tooltip: gaugeTooltip,
     },
   };
   return { data, options };

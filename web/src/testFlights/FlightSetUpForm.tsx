@@ -7,8 +7,8 @@ import {
   ranges,
   testFlightRanges,
 } from '@acorn-tally/core';
-import { Button, Checkbox } from '@mantine/core';
-import { useRef, useState } from 'react';
+import { Checkbox } from '@mantine/core';
+import { useState } from 'react';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
 import { percent } from '../fields/percent';
@@ -36,6 +36,7 @@ import {
   windAtHand,
 } from './clockPlans';
 import { cautionsOf, fairnessOf } from './fairness';
+import { SetUpForm } from './SetUpForm';
 import { useExpected } from './useExpected';
 
 interface Props {
@@ -62,162 +63,149 @@ export function FlightSetUpForm({ aircraft, batteries, battery, conditions, onRe
     startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
   }));
   const [missing, setMissing] = useState(false);
-  const form = useRef<HTMLFormElement>(null);
   const { write } = useWriter();
   const set = (change: Partial<FlightSetUp>) => keep({ ...setUp, ...change });
   const weather = windAtHand(conditions.weather, setUp);
   const stopCharge = stopChargeOf(setUp, aircraft);
   const { pattern, mode } = flownAs[setUp.as];
   const { expected, fresh } = useExpected(testToFly(setUp, stopCharge), aircraft, battery, weather);
+  const isWhole = setUp.startCharge !== null && setUp.startCharge > stopCharge;
   const ready = () => {
-    const wrong = form.current?.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (wrong) return wrong.focus();
-    if (setUp.startCharge === null || setUp.startCharge <= stopCharge) {
-      setMissing(true);
-      return form.current?.querySelector<HTMLElement>('[data-gauge] input')?.focus();
-    }
     onReady(flightPlanOf(setUp, aircraft, battery, weather, expected));
     keep(null);
   };
 
   return (
-    <form
-      ref={form}
-      noValidate
-      className={styles.setUp}
-      onSubmit={(event) => {
-        event.preventDefault();
-        ready();
-      }}
+    <SetUpForm
+      isWhole={isWhole}
+      onReady={ready}
+      onMissing={() => setMissing(true)}
+      inputs={
+        <>
+          <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
+          <ChoiceField<FlownAs>
+            label="How it is flown"
+            value={setUp.as}
+            options={(Object.keys(flownAs) as FlownAs[]).map((value) => ({
+              value,
+              label: flownAs[value].name,
+            }))}
+            onChange={(as) => set({ as, heightM: flownAs[as].heightM })}
+          />
+          <QuantityField
+            quantity={testFlightRanges.heightM}
+            value={setUp.heightM}
+            assumed={flownAs[setUp.as].heightM}
+            onChange={(heightM) => set({ heightM })}
+          />
+          {mode !== null && (
+            <QuantityField
+              quantity={testFlightRanges.airspeedMps}
+              hint="if you hold one"
+              value={setUp.airspeedMps}
+              assumed={null}
+              onChange={(airspeedMps) => set({ airspeedMps })}
+            />
+          )}
+          <ChoiceField<Stop>
+            label="Down to"
+            hint={hints.stop}
+            value={setUp.stop}
+            options={stops.map((value) => ({
+              value,
+              label: value === 'forced-landing' ? 'its forced landing' : `${value} %`,
+            }))}
+            onChange={(stop) => set({ stop })}
+          />
+          {cautionsOf(pattern, setUp.stop === 'forced-landing').map((caution) => (
+            <Warning key={caution}>{caution}</Warning>
+          ))}
+          <Section title="What only you know" className={styles.part}>
+            <div data-gauge>
+              <QuantityField
+                first
+                quantity={testFlightRanges.startCharge}
+                hint={hints.charge}
+                value={setUp.startCharge}
+                error={
+                  missing && !isWhole
+                    ? `What does the gauge show? It must be above ${percent(stopCharge)}.`
+                    : undefined
+                }
+                onChange={(startCharge) => set({ startCharge })}
+              />
+            </div>
+            <QuantityField
+              quantity={testFlightRanges.startTemperatureC}
+              hint={hints.pack}
+              value={setUp.startTemperatureC}
+              assumed={conditions.weather.airTemperatureC}
+              onChange={(startTemperatureC) => set({ startTemperatureC })}
+            />
+            <QuantityField
+              quantity={ranges.wind.speedMps}
+              label="Wind at hand"
+              hint={hints.wind}
+              value={setUp.windMps}
+              assumed={conditions.weather.wind.speedMps}
+              onChange={(windMps) => set({ windMps })}
+            />
+            {setUp.windMps !== null && (
+              <QuantityField
+                quantity={ranges.wind.gustMps}
+                value={setUp.gustMps}
+                assumed={null}
+                onChange={(gustMps) => set({ gustMps })}
+              />
+            )}
+            <TextField
+              label="Recording"
+              hint="at what setting; empty if off"
+              value={setUp.recording}
+              onChange={(recording) => set({ recording })}
+            />
+            <QuantityField
+              quantity={ranges.flight.recordingLoadW}
+              hint={hints.load}
+              value={setUp.recordingLoadW}
+              assumed={null}
+              onChange={(recordingLoadW) => set({ recordingLoadW })}
+            />
+            <TextField
+              label="Hung on it"
+              hint={hints.mass}
+              value={setUp.attached}
+              onChange={(attached) => set({ attached })}
+            />
+            {(setUp.attached.trim() !== '' || setUp.addedMassKg !== null) && (
+              <QuantityField
+                quantity={ranges.aircraft.addedMassKg}
+                label="Its mass"
+                value={setUp.addedMassKg}
+                assumed={null}
+                onChange={(addedMassKg) => set({ addedMassKg })}
+              />
+            )}
+            <Checkbox
+              label="Fresh rotors"
+              checked={setUp.freshRotors}
+              onChange={(event) => set({ freshRotors: event.currentTarget.checked })}
+            />
+          </Section>
+        </>
+      }
     >
-      <div>
-        <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
-        <ChoiceField<FlownAs>
-          label="How it is flown"
-          value={setUp.as}
-          options={(Object.keys(flownAs) as FlownAs[]).map((value) => ({
-            value,
-            label: flownAs[value].name,
-          }))}
-          onChange={(as) => set({ as, heightM: flownAs[as].heightM })}
-        />
-        <QuantityField
-          quantity={testFlightRanges.heightM}
-          value={setUp.heightM}
-          assumed={flownAs[setUp.as].heightM}
-          onChange={(heightM) => set({ heightM })}
-        />
-        {mode !== null && (
-          <QuantityField
-            quantity={testFlightRanges.airspeedMps}
-            hint="if you hold one"
-            value={setUp.airspeedMps}
-            assumed={null}
-            onChange={(airspeedMps) => set({ airspeedMps })}
-          />
-        )}
-        <ChoiceField<Stop>
-          label="Down to"
-          hint={hints.stop}
-          value={setUp.stop}
-          options={stops.map((value) => ({
-            value,
-            label: value === 'forced-landing' ? 'its forced landing' : `${value} %`,
-          }))}
-          onChange={(stop) => set({ stop })}
-        />
-        {cautionsOf(pattern, setUp.stop === 'forced-landing').map((caution) => (
-          <Warning key={caution}>{caution}</Warning>
-        ))}
-        <Section title="What only you know" className={styles.part}>
-          <div data-gauge>
-            <QuantityField
-              first
-              quantity={testFlightRanges.startCharge}
-              hint={hints.charge}
-              value={setUp.startCharge}
-              error={
-                missing && (setUp.startCharge === null || setUp.startCharge <= stopCharge)
-                  ? `What does the gauge show? It must be above ${percent(stopCharge)}.`
-                  : undefined
-              }
-              onChange={(startCharge) => set({ startCharge })}
-            />
-          </div>
-          <QuantityField
-            quantity={testFlightRanges.startTemperatureC}
-            hint={hints.pack}
-            value={setUp.startTemperatureC}
-            assumed={conditions.weather.airTemperatureC}
-            onChange={(startTemperatureC) => set({ startTemperatureC })}
-          />
-          <QuantityField
-            quantity={ranges.wind.speedMps}
-            label="Wind at hand"
-            hint={hints.wind}
-            value={setUp.windMps}
-            assumed={conditions.weather.wind.speedMps}
-            onChange={(windMps) => set({ windMps })}
-          />
-          {setUp.windMps !== null && (
-            <QuantityField
-              quantity={ranges.wind.gustMps}
-              value={setUp.gustMps}
-              assumed={null}
-              onChange={(gustMps) => set({ gustMps })}
-            />
-          )}
-          <TextField
-            label="Recording"
-            hint="at what setting; empty if off"
-            value={setUp.recording}
-            onChange={(recording) => set({ recording })}
-          />
-          <QuantityField
-            quantity={ranges.flight.recordingLoadW}
-            hint={hints.load}
-            value={setUp.recordingLoadW}
-            assumed={null}
-            onChange={(recordingLoadW) => set({ recordingLoadW })}
-          />
-          <TextField
-            label="Hung on it"
-            hint={hints.mass}
-            value={setUp.attached}
-            onChange={(attached) => set({ attached })}
-          />
-          {(setUp.attached.trim() !== '' || setUp.addedMassKg !== null) && (
-            <QuantityField
-              quantity={ranges.aircraft.addedMassKg}
-              label="Its mass"
-              value={setUp.addedMassKg}
-              assumed={null}
-              onChange={(addedMassKg) => set({ addedMassKg })}
-            />
-          )}
-          <Checkbox
-            label="Fresh rotors"
-            checked={setUp.freshRotors}
-            onChange={(event) => set({ freshRotors: event.currentTarget.checked })}
-          />
-        </Section>
-      </div>
-      <div>
-        <Section title="What makes it fair">
-          <ul className={styles.fair}>
-            {fairnessOf(pattern, write).map((one) => (
-              <li key={one}>{one}</li>
-            ))}
-          </ul>
-        </Section>
-        <Section title="What is expected" className={styles.part}>
-          <Expectation expected={expected} fresh={fresh} stopCharge={stopCharge} />
-        </Section>
-        <Button type="submit" fullWidth className={styles.ready}>
-          To the clock
-        </Button>
-      </div>
-    </form>
+      <Section title="What makes it fair">
+        <ul className={styles.fair}>
+          {fairnessOf(pattern, write).map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      </Section>
+      <Section title="What is expected" className={styles.part}>
+        <Expectation expected={expected} fresh={fresh} stopCharge={stopCharge} />
+      </Section>
+    </SetUpForm>
   );
 }
 

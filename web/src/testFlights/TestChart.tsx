@@ -9,9 +9,10 @@ import type { ChartData, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import { chargeAxes } from '../charts/axes';
-import { bandDatasets, bandLabel } from '../charts/bandDatasets';
+import { bandDatasets } from '../charts/bandDatasets';
 import { ChartKey } from '../charts/ChartKey';
 import styles from '../charts/chart.module.css';
+import { gaugeTooltip, readDataset } from '../charts/gauge';
 import { token } from '../charts/setup';
 import { percent } from '../fields/percent';
 import { signWords } from './signWords';
@@ -49,22 +50,12 @@ function chartOf(test: TestFlight, estimate: FrozenEstimate) {
     .filter((point) => point.charge >= 0)
     .map((point) => ({ x: minutes(point.timeS), y: point.charge * 100 }));
   const lastMinute = Math.max(zero.x, estimated[estimated.length - 1]?.x ?? 0);
-  const spend = token('spend');
   const between = readingsOf(test)
     .slice(1, -1)
     .map(({ timeS, charge }) => ({ x: minutes(timeS), y: charge * 100 }));
   const data: ChartData<'line'> = {
     datasets: [
-      {
-        label: 'read from the gauge',
-        data: [start, ...between, end],
-        showLine: false,
-        clip: 8,
-        pointStyle: 'rectRot',
-        pointRadius: 6,
-        backgroundColor: spend,
-        borderColor: spend,
-      },
+      readDataset([start, ...between, end]),
       line('straight line', [start, zero], token('ink-soft'), 1.3, [5, 4]),
       line('estimated', estimated, token('home'), 2.4, []),
       ...bandDatasets(estimate.answer?.curveBand ?? [], 'band-home'),
@@ -78,14 +69,7 @@ function chartOf(test: TestFlight, estimate: FrozenEstimate) {
     interaction: { mode: 'nearest', axis: 'x', intersect: false },
     plugins: {
       legend: { display: false },
-      tooltip: {
-        displayColors: false,
-        filter: (item) => item.dataset.label !== bandLabel,
-        callbacks: {
-          title: (items) => `${minutesAndSeconds((items[0]?.parsed.x ?? 0) * 60)} min`,
-          label: (item) => `${Math.round(item.parsed.y ?? 0)} % · ${item.dataset.label}`,
-        },
-      },
+      tooltip: gaugeTooltip,
       annotation: {
         annotations: {
           ...signsOf(test),

@@ -1,19 +1,12 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
-  type Checkpoint,
-  compareInstants,
   type DayAtPlace,
   type ListedTest,
   type Mode,
-  minutesAndSeconds,
   outcomeMeanwhile,
-  type Quantity,
   requestForTest,
-  type TestFlight,
   type TestFlightContent,
-  type TestPattern,
-  testFlightProblem,
   testFlightRanges,
   testPatterns,
   testQuestions,
@@ -34,7 +27,6 @@ import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
 import { making, removing } from '../records/changes';
 import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
-import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
@@ -42,6 +34,7 @@ import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state
 import { useDraft } from '../state/drafts';
 import { cardOf } from '../state/liftOff';
 import { useWriter } from '../state/units';
+import { afterReadings, againstStart, type Draft, draftOf, emptyDraft, needed, testOf } from './testDraft';
 import { isHover, patternNames } from './words';
 
 /** Records a test that was flown; what was typed stays until it is saved, also when the drawer is closed. */
@@ -98,21 +91,6 @@ interface FormProps {
   /** The test that is changed; absent where one is recorded. */
   readonly edits?: ListedTest;
   readonly onSaved: () => void;
-}
-
-/** The numbers of a test while they are being typed: null is not typed yet. */
-interface Draft {
-  readonly batteryId: string;
-  readonly flownAt: string;
-  readonly pattern: TestPattern;
-  readonly mode: Mode;
-  readonly airspeedMps: number | null;
-  readonly heightM: number | null;
-  readonly startCharge: number | null;
-  readonly startTemperatureC: number | null;
-  readonly durationS: number | null;
-  readonly endCharge: number | null;
-  readonly note: string;
 }
 
 const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
@@ -290,83 +268,8 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
   );
 }
 
-/** A number that has to be there. */
-function needed({ label }: Quantity) {
-  return (value: number | null) => (value === null ? `${label} is empty.` : null);
-}
-
-/** What was read in the flight lies within it. */
-function afterReadings(durationS: number | null, checkpoints: readonly Checkpoint[]): string | null {
-  const last = checkpoints[checkpoints.length - 1];
-  if (durationS === null || !last || last.timeS <= durationS) return null;
-  return `Its last reading was noted at ${minutesAndSeconds(last.timeS)}: it lasted as long, or that reading is wrong.`;
-}
-
-/** What is wrong with a charge at the end, seen from the one at the start; null where either is not known yet. */
-function againstStart(startCharge: number | null, endCharge: number | null): string | null {
-  return startCharge === null || endCharge === null ? null : testFlightProblem({ startCharge, endCharge });
-}
-
-function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draft {
-  return {
-    batteryId: battery.id,
-    flownAt: flownBy(conditions),
-    pattern: 'low-hover',
-    mode: 'normal',
-    airspeedMps: null,
-    heightM: 2,
-    startCharge: null,
-    startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
-    durationS: null,
-    endCharge: null,
-    note: '',
-  };
-}
-
-/** At the ribbon's hour, or now where that is still to come: a test is written down after it was flown. */
-function flownBy(conditions: DayAtPlace): string {
-  const clock = clockAt(conditions);
-  const now = new Date().toISOString();
-  return compareInstants(conditions.at, now) <= 0 ? conditions.at : (clock.read(clock.field(now)) ?? now);
-}
-
 /** What becomes of the estimate of a test that is changed. */
 const estimates = [
   { value: 'kept', label: 'kept as it was' },
   { value: 'anew', label: 'made anew' },
 ] as const;
-
-function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
-  return {
-    batteryId,
-    flownAt,
-    pattern: test.pattern,
-    mode: test.mode ?? 'normal',
-    airspeedMps: test.airspeedMps ?? null,
-    heightM: test.heightM,
-    startCharge: test.startCharge,
-    startTemperatureC: test.startTemperatureC ?? null,
-    durationS: test.durationS,
-    endCharge: test.endCharge,
-    note: note ?? '',
-  };
-}
-
-/** The test, when everything needed is there, with what else was noted of the one that is changed. */
-function testOf(draft: Draft, before: TestFlight | undefined): TestFlight | null {
-  const { pattern, heightM, startCharge, endCharge, durationS, startTemperatureC } = draft;
-  if (heightM === null || startCharge === null || endCharge === null || durationS === null) return null;
-  const flown = isHover(pattern) ? {} : { mode: draft.mode, airspeedMps: draft.airspeedMps };
-  return {
-    ...before,
-    pattern,
-    mode: null,
-    airspeedMps: null,
-    ...flown,
-    heightM,
-    startCharge,
-    endCharge,
-    durationS,
-    startTemperatureC,
-  };
-}

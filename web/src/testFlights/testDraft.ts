@@ -1,0 +1,106 @@
+import {
+  type BatteryRecord,
+  type Checkpoint,
+  compareInstants,
+  type DayAtPlace,
+  type ListedTest,
+  type Mode,
+  minutesAndSeconds,
+  type Quantity,
+  type TestFlight,
+  type TestPattern,
+  testFlightProblem,
+} from '@acorn-tally/core';
+import { packAtTheHour } from '../state/atTheHour';
+import { clockAt } from '../state/clock';
+import { isHover } from './words';
+
+/** The numbers of a test while they are being typed: null is not typed yet. */
+export interface Draft {
+  readonly batteryId: string;
+  readonly flownAt: string;
+  readonly pattern: TestPattern;
+  readonly mode: Mode;
+  readonly airspeedMps: number | null;
+  readonly heightM: number | null;
+  readonly startCharge: number | null;
+  readonly startTemperatureC: number | null;
+  readonly durationS: number | null;
+  readonly endCharge: number | null;
+  readonly note: string;
+}
+
+/** A number that has to be there. */
+export function needed({ label }: Quantity) {
+  return (value: number | null) => (value === null ? `${label} is empty.` : null);
+}
+
+/** What was read in the flight lies within it. */
+export function afterReadings(durationS: number | null, checkpoints: readonly Checkpoint[]): string | null {
+  const last = checkpoints[checkpoints.length - 1];
+  if (durationS === null || !last || last.timeS <= durationS) return null;
+  return `Its last reading was noted at ${minutesAndSeconds(last.timeS)}: it lasted as long, or that reading is wrong.`;
+}
+
+/** What is wrong with a charge at the end, seen from the one at the start; null where either is not known yet. */
+export function againstStart(startCharge: number | null, endCharge: number | null): string | null {
+  return startCharge === null || endCharge === null ? null : testFlightProblem({ startCharge, endCharge });
+}
+
+export function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draft {
+  return {
+    batteryId: battery.id,
+    flownAt: flownBy(conditions),
+    pattern: 'low-hover',
+    mode: 'normal',
+    airspeedMps: null,
+    heightM: 2,
+    startCharge: null,
+    startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
+    durationS: null,
+    endCharge: null,
+    note: '',
+  };
+}
+
+/** At the ribbon's hour, or now where that is still to come: a test is written down after it was flown. */
+function flownBy(conditions: DayAtPlace): string {
+  const clock = clockAt(conditions);
+  const now = new Date().toISOString();
+  return compareInstants(conditions.at, now) <= 0 ? conditions.at : (clock.read(clock.field(now)) ?? now);
+}
+
+export function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
+  return {
+    batteryId,
+    flownAt,
+    pattern: test.pattern,
+    mode: test.mode ?? 'normal',
+    airspeedMps: test.airspeedMps ?? null,
+    heightM: test.heightM,
+    startCharge: test.startCharge,
+    startTemperatureC: test.startTemperatureC ?? null,
+    durationS: test.durationS,
+    endCharge: test.endCharge,
+    note: note ?? '',
+  };
+}
+
+/** The test, when everything needed is there, with what else was noted of the one that is changed. */
+export function testOf(draft: Draft, before: TestFlight | undefined): TestFlight | null {
+  const { pattern, heightM, startCharge, endCharge, durationS, startTemperatureC } = draft;
+  if (heightM === null || startCharge === null || endCharge === null || durationS === null) return null;
+  const flown = isHover(pattern) ? {} : { mode: draft.mode, airspeedMps: draft.airspeedMps };
+  return {
+    ...before,
+    pattern,
+    mode: null,
+    airspeedMps: null,
+    ...flown,
+    heightM,
+    startCharge,
+    endCharge,
+    durationS,
+    startTemperatureC,
+  };
+}
