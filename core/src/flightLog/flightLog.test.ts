@@ -115,6 +115,20 @@ test('what heads a column must also look like it: mAh are no per cent, a gauge o
   expect(layoutOf('\u0089PNG\r\n\u001a\n', 'UTC').ok).toBe(false);
 });
 
+test('degrees Fahrenheit, and hours on a clock: 68 °F are 20 °C, 1:02:03 is 3,723 s', () => {
+  const { samples } = read('clock,charge %,temp F\n0:00:00,98,68\n1:02:03,20,95\n');
+  expect(samples.map(({ timeS, temperatureC }) => [timeS, temperatureC])).toEqual([
+    [0, 20],
+    [3723, 35],
+  ]);
+});
+
+test('minutes on the ground that spend two per cent are no flight', () => {
+  expect(flights(written(steadyFlight({ startCharge: 0.98, endCharge: 0.96 }), plainLayout, cells))).toEqual(
+    [],
+  );
+});
+
 test('times without a unit: minutes apart they are seconds, dozens of rows a second they are milliseconds, and so are late instants', () => {
   const unit = (times: readonly number[]) => {
     const rows = times.map((time, i) => `${time},${90 - (i % 50)}`).join('\n');
@@ -196,6 +210,10 @@ test('a log and a track of the same flight are laid over each other by time', ()
   const track = readGpx(gpx((i) => [15 * Math.cos(i / 6), 15 * Math.sin(i / 6), rise(i)], 311));
   if (!track.ok) throw new Error('it is a track');
   expect(overlap(log, track.value)).toBe(true);
+  // Where the track has ended the log goes on without it.
+  const half = { ...track.value, samples: track.value.samples.slice(0, 150) };
+  const joined = laidOver(log, half).samples;
+  expect([joined[140]?.heightM, joined[200]?.heightM]).toEqual([30, undefined]);
   const [flight] = flightsIn(laidOver(log, track.value));
   expect(flight?.pattern).toBe('circle');
   expect(flight?.heightM).toBeCloseTo(30, 0);
