@@ -4,7 +4,10 @@ import { bandLabel } from './bandDatasets';
 import type { Point } from './flightLines';
 import { token } from './setup';
 
-/** What was read from a gauge: a diamond each. */
+/** So many diamonds stand beside each other; a logged gauge has a step for each per cent. */
+const mostLarge = 24;
+
+/** What was read from a gauge: a diamond each, small ones where there are many, so that what they lie on is seen. */
 export function readDataset(points: readonly Point[]): ChartDataset<'line'> {
   const spend = token('spend');
   return {
@@ -13,7 +16,7 @@ export function readDataset(points: readonly Point[]): ChartDataset<'line'> {
     showLine: false,
     clip: 8,
     pointStyle: 'rectRot',
-    pointRadius: 6,
+    pointRadius: points.length > mostLarge ? 2 : 6,
     backgroundColor: spend,
     borderColor: spend,
   };
