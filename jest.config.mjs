@@ -16,7 +16,8 @@ const swc = (decorators, react) => [
 ];
 
 /** Packages that ship only ES modules are compiled as well. */
-const compiled = '/node_modules/(?!(@nestjs|@date-fns|fast-check|pure-rand|drizzle-orm|@libsql|uuid)/)';
+const compiled =
+  '/node_modules/(?!(@nestjs|@date-fns|fast-check|pure-rand|drizzle-orm|@libsql|uuid|ml-[^/]+|is-any-array)/)';
 
 export default {
   globalSetup: '<rootDir>/scripts/print-seed.mjs',

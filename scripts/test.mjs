@@ -10,6 +10,7 @@ const reports = join(root, 'test-results', 'reports');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 
+const study = ['scripts/run-typescript.mjs', 'bench/calibrationStudy.ts'];
 const checks = [
   ['format and lint', 'biome', ['check', '.', '--error-on-warnings']],
   ...['core', 'server', 'web', 'e2e'].map((part) => [`types of ${part}`, 'tsc', ['--noEmit', '-p', part]]),
@@ -19,6 +20,8 @@ const checks = [
     ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'],
   ],
 ].map(([name, command, args]) => ({ name, passed: runs(command, args) }));
+// Some thousand flights a second on plain Node, and a tenth of that inside the test runner.
+checks.push({ name: 'calibration study, short', passed: ran(process.execPath, [...study, '30']) });
 
 const jest = counted(
   'jest.json',
@@ -43,8 +46,12 @@ process.exit(failed === 0 ? 0 : 1);
 
 function runs(command, args, env = {}) {
   console.log(`\n› ${command} ${args.slice(0, 3).join(' ')}`);
-  const bin = join(root, 'node_modules', '.bin', command);
-  return spawnSync(bin, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+  return ran(join(root, 'node_modules', '.bin', command), args, env);
+}
+
+function ran(program, args, env = {}) {
+  const all = { ...process.env, ...env };
+  return spawnSync(program, args, { cwd: root, stdio: 'inherit', env: all }).status === 0;
 }
 
 /** Runs a test runner and reads its report; a runner that breaks without one counts as a failure. */

@@ -24,6 +24,21 @@ export { healthGuesses, healthOf } from './battery/wear';
 export * from './belief/belief';
 export * from './belief/flightContext';
 export * from './belief/priors';
+export * from './calibration/calibrate';
+export * from './calibration/checkedKnowledge';
+export * from './calibration/fit';
+export * from './calibration/flags';
+export * from './calibration/knowledge';
+export * from './calibration/marks';
+export * from './calibration/modelVersion';
+export {
+  type NextTest,
+  nextTests,
+  type PlannedFlight as FlightToKnow,
+  type TestTwist,
+} from './calibration/nextTests';
+export type { CalibrationFlight } from './calibration/predicted';
+export { type Learnable, learnable, type PackAsKept } from './calibration/unknowns';
 export * from './estimate/advice';
 export * from './estimate/asPlanned';
 export * from './estimate/band';
@@ -60,6 +75,7 @@ export * from './formats/kitCsv';
 export * from './formats/metar';
 export * from './records/classTemplates';
 export * from './records/day';
+export * from './records/fitted';
 export * from './records/kinds';
 export * from './records/liftOff';
 export * from './records/listedTest';

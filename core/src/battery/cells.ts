@@ -40,18 +40,19 @@ export interface CellState {
 
 /**
  * Builds the pack of a battery with that share of its label left. `hiddenCharge` is what the spec sheet says stays below
- * 0 %, if it says.
+ * 0 %, if it says. `gaugeBendRatio` is how much more than that its gauge counts down in one flight.
  */
 export function cellsOf(
   battery: Battery,
   health: number,
   hiddenCharge: number | null,
   coefficients: CellCoefficients,
+  gaugeBendRatio = 1,
 ): Cells {
   const labelAh = battery.ratedCapacityMah / 1000;
   return {
     cellCount: battery.cellCount,
-    warmCapacityAh: labelAh * health,
+    warmCapacityAh: labelAh * health * gaugeBendRatio,
     capacityLossPerK: coefficients.capacityLossPerK,
     hidden: hiddenCharge ?? coefficients.hiddenCharge,
     thermals: packThermals(labelEnergyWh(battery), coefficients.packCoolingRatio),

@@ -14,6 +14,18 @@ export const gaugePriors = {
   },
 } as const satisfies Record<string, Assumed>;
 
+/** How the gauge of one flight is bent against its cell. */
+export const bendPriors = {
+  gaugeBendRatio: {
+    value: 1,
+    spread: 0.015,
+    kind: 'relative',
+    scope: 'flight',
+    because: 'assumed: what a gauge counts down for a charge differs by some 1.5 % from flight to flight',
+    betterBy: null,
+  },
+} as const satisfies Record<string, Assumed>;
+
 /**
  * What the aircraft shows is not the cell: it keeps something below 0 %, gauge = (charge − hidden) / (1 − hidden).
  * The gauge goes below zero by what is hidden. That margin is for emergencies and never planned.

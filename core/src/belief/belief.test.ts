@@ -22,10 +22,10 @@ test('from the box: the middle has every constant at its middle, the draws sprea
   }
 });
 
-test('every unknown has a scope; of a flight are its luck, its wind and its style', () => {
+test('every unknown has a scope; of a flight are its luck, its wind and its own speed', () => {
   const ofFlight = priorNames.filter((name) => priors[name].scope === 'flight');
   expect(ofFlight).toEqual(
-    expect.arrayContaining(['flightPowerRatio', 'windReadingRatio', 'styleSpeedRatio']),
+    expect.arrayContaining(['flightPowerRatio', 'windReadingRatio', 'ownSpeedDeviations']),
   );
   expect(priorNames.filter((name) => priors[name].scope === 'battery')).toEqual(['healthDeviations']);
 });
@@ -64,7 +64,7 @@ describe('what flights taught', () => {
 });
 
 function healthIn(world: World, batteryId: string | null): number {
-  return coefficientsFor(world, batteryId).healthDeviations;
+  return coefficientsFor(world, batteryId, { health: null }).healthDeviations;
 }
 
 function meanOf(values: readonly number[]): number {

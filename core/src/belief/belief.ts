@@ -1,3 +1,4 @@
+import type { Battery } from '../battery/battery';
 import { normalQuantile } from '../statistics/normalQuantile';
 import { ranks } from '../statistics/ranks';
 import { sobolPoints } from '../statistics/sobol';
@@ -40,6 +41,8 @@ export interface World {
 /** What is held true: the likeliest world, and draws of how it may really be. */
 export interface Belief {
   readonly basis: Basis;
+  /** What flights taught: drawn together, so that it is not told apart by its draws. */
+  readonly learned: readonly UnknownName[];
   readonly middle: World;
   readonly draws: readonly World[];
   /** The place of each draw among all by each unknown, for rank statistics; by unknown, then by draw. */
@@ -74,7 +77,13 @@ export function beliefFrom({ basis, learned }: Knowledge, { draws, seed }: DrawC
   const world = (deviations: Record<string, number>) =>
     worldAt({ ...deviations, ...taught(learned, deviations) });
   const worlds = normals.map(world);
-  return { basis, middle: world(still), draws: worlds, places: placesOf(worlds) };
+  return {
+    basis,
+    learned: learned?.names ?? [],
+    middle: world(still),
+    draws: worlds,
+    places: placesOf(worlds),
+  };
 }
 
 function placesOf(draws: readonly World[]): Belief['places'] {
@@ -98,14 +107,22 @@ function taught(learned: Learned | null, normals: Readonly<Record<string, number
   );
 }
 
-function worldAt(deviations: Readonly<Record<string, number>>): World {
+/** The world some deviations away from the middle of the priors; none where they name none. */
+export function worldAt(deviations: Readonly<Record<string, number>>): World {
   const values = priorNames.map((name) => [name, drawn(priors[name] as Assumed, deviations[name] ?? 0)]);
   return { deviations, coefficients: Object.fromEntries(values) as Coefficients };
 }
 
-/** What holds in a world for one battery: what was learned of that very one, else what is true of any. */
-export function coefficientsFor({ deviations, coefficients }: World, batteryId: string | null): Coefficients {
-  if (batteryId === null) return coefficients;
+/**
+ * What holds in a world for one battery: what was learned of that very one, else what is true of any. A health that was
+ * measured by hand wins over what flights taught of it.
+ */
+export function coefficientsFor(
+  { deviations, coefficients }: World,
+  batteryId: string | null,
+  { health }: Pick<Battery, 'health'>,
+): Coefficients {
+  if (batteryId === null || health != null) return coefficients;
   const name: UnknownName = `healthDeviations of ${batteryId}`;
   const own = deviations[name];
   return own === undefined ? coefficients : { ...coefficients, healthDeviations: own };

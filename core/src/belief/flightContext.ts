@@ -7,7 +7,7 @@ import { cellChargeOf } from '../battery/gauge';
 import { takeoffCharge } from '../battery/standing';
 import { healthOf } from '../battery/wear';
 import type { AircraftInAir } from '../flight/aircraftInAir';
-import { type HoverTimeFinding, newBattery, solveBox } from '../flight/box';
+import { type HoverTimeFinding, newBattery, type SolvedBox, solveBox } from '../flight/box';
 import { type Outcome, success } from '../units/outcome';
 import { coefficientsFor, type World } from './belief';
 import type { Coefficients } from './priors';
@@ -42,13 +42,26 @@ export function flightContext(flown: Flown, world: World): Outcome<FlightContext
 }
 
 /** Solves the box, and meets the air. Refused where the box cannot be, or the wind was read where it says nothing. */
-export function solvedAircraft(flown: Flown, { coefficients }: World): Outcome<SolvedAircraft> {
-  const { aircraft, conditions } = flown;
-  const box = solveBox(aircraft, soldWith(flown), coefficients);
-  if (!box.ok) return box;
+export function solvedAircraft(flown: Flown, world: World): Outcome<SolvedAircraft> {
+  const box = solvedBox(flown, world);
+  return box.ok ? inTheAir(box.value, flown, world) : box;
+}
+
+/** What the box implies in one world: the same for all flights with one type of battery, whatever the air and their luck. */
+export function solvedBox(
+  flown: Pick<Flown, 'aircraft' | 'battery'>,
+  { coefficients }: World,
+): Outcome<SolvedBox> {
+  return solveBox(flown.aircraft, soldWith(flown), coefficients);
+}
+
+export function inTheAir(
+  { powertrain, hoverTimeFinding }: SolvedBox,
+  { aircraft, conditions }: Pick<Flown, 'aircraft' | 'conditions'>,
+  { coefficients }: World,
+): Outcome<SolvedAircraft> {
   const atmosphere = atmosphereOver(conditions, coefficients);
   if (!atmosphere.ok) return atmosphere;
-  const { powertrain, hoverTimeFinding } = box.value;
   return success({
     aircraft,
     powertrain: {
@@ -68,9 +81,10 @@ export function withBattery(
   { battery, batteryId }: Pick<Flown, 'battery' | 'batteryId'>,
   world: World,
 ): FlightContext {
-  const coefficients = coefficientsFor(world, batteryId ?? null);
+  const coefficients = coefficientsFor(world, batteryId ?? null, battery);
   const health = healthOf(battery, coefficients.healthDeviations);
-  const cells = cellsOf(battery, health, solved.aircraft.hiddenCharge ?? null, coefficients);
+  const hidden = solved.aircraft.hiddenCharge ?? null;
+  const cells = cellsOf(battery, health, hidden, coefficients, coefficients.gaugeBendRatio);
   const { aircraft, powertrain, atmosphere, hoverTimeFinding, airC } = solved;
   // Field by field: some thousands are made for a band, and spreading them took a third of its time.
   return {

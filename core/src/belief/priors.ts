@@ -1,10 +1,11 @@
 import { airPriors } from '../air/conditions';
 import { airframePriors } from '../aircraft/airframe';
 import { cellPriors } from '../battery/cells';
+import { bendPriors } from '../battery/gauge';
 import { healthPriors } from '../battery/wear';
 import { boxPriors } from '../flight/box';
 import { luckPriors } from '../flight/luck';
-import { stylePriors } from '../flight/styles';
+import { speedPriors, stylePriors } from '../flight/styles';
 import { returnPriors } from '../reserve/returnHome';
 import type { Assumed, ValuesOf } from '../units/assumed';
 
@@ -18,6 +19,8 @@ export const priors = {
   ...stylePriors,
   ...cellPriors,
   ...airframePriors,
+  ...speedPriors,
+  ...bendPriors,
 } as const satisfies Record<string, Assumed>;
 
 export type PriorName = keyof typeof priors;

@@ -1,7 +1,7 @@
 import { densityAltitudeM } from '../air/densityAltitude';
 import { cellVoltageV } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
-import type { Basis, Belief } from '../belief/belief';
+import { type Basis, type Belief, worldAt } from '../belief/belief';
 import { meanPowerW } from '../flight/bundles';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
@@ -60,8 +60,15 @@ export function estimateWithLedger(request: EstimateRequest, belief: Middle): Ou
   if (!simulated.ok) return simulated;
   return success({
     ...answer(request, simulated.value, belief),
-    ledger: ledger(request, simulated.value),
+    ledger: ledger(request, simulated.value, asTheBoxHasIt(request, belief)),
   });
+}
+
+/** The same flight had nothing been learnt; null where nothing was, or the box alone could not fly it. */
+function asTheBoxHasIt(request: EstimateRequest, { basis }: Middle): Simulation | null {
+  if (basis.source === 'box') return null;
+  const simulated = simulate(request, worldAt({}));
+  return simulated.ok ? simulated.value : null;
 }
 
 /** A middle estimate asks for no draws. */

@@ -15,6 +15,7 @@ import { flownRound, type Simulation } from './simulate';
 
 /** The physical causes, in the order they are shown; then what the pilot keeps. */
 export const physicalCauses = [
+  'own-aircraft',
   'other-pack',
   'style',
   'air',
@@ -35,11 +36,20 @@ export interface LedgerLine {
 /**
  * From the minutes on the box to those of the middle flight, cause by cause. Each physical cause gets its Shapley value over
  * all orders of switching the causes on, so none depends on an order; what is held back and the way home come last.
- * The box plus all lines is the usable time, to the second. Signs may be either.
+ * The box plus all lines is the usable time, to the second. Signs may be either. Where flights taught something, `boxed` is
+ * the same flight as the box alone has it, and what they taught of this very aircraft and pack is a cause like the others.
  */
-export function ledger(request: EstimateRequest, simulation: Simulation): LedgerLine[] {
-  const causes = physicalCauses.filter((cause) => cause !== 'other-pack' || flownWithOtherPack(request));
-  const enduranceS = enduranceWith(causes, request, simulation);
+export function ledger(
+  request: EstimateRequest,
+  simulation: Simulation,
+  boxed: Simulation | null = null,
+): LedgerLine[] {
+  const isAtWork = {
+    'own-aircraft': boxed !== null,
+    'other-pack': flownWithOtherPack(request),
+  } as Partial<Record<PhysicalCause, boolean>>;
+  const causes = physicalCauses.filter((cause) => isAtWork[cause] ?? true);
+  const enduranceS = enduranceWith(causes, request, simulation, boxed ?? simulation);
   const boxS = request.aircraft.advertisedFlightTimeS;
   // A box whose two times contradict each other was solved for the thirstier: what that takes belongs to the style.
   const contradictionS = enduranceS(0) - boxS;
@@ -84,31 +94,34 @@ function enduranceWith(
   causes: readonly PhysicalCause[],
   request: EstimateRequest,
   simulation: Simulation,
+  boxed: Simulation,
 ): (present: number) => number {
   const bits = (...wanted: PhysicalCause[]) =>
     causes.reduce((mask, cause, i) => (wanted.includes(cause) ? mask | (1 << i) : mask), 0);
   const [style, thin, wind] = [bits('style'), bits('air'), bits('wind')];
   const [wear, other, cold] = [bits('wear'), bits('other-pack'), bits('temperature')];
-  const [notFull, hidden] = [bits('not-full'), bits('hidden')];
-  const { airC, coefficients, takeoff } = simulation;
-  const atTakeoff = gaugeOf(takeoff.charge, simulation.cells.hidden);
-  const roundWith = remember(style | thin | wind, (on) =>
-    roundOf(request, simulation, {
+  const [notFull, hidden, own] = [bits('not-full'), bits('hidden'), bits('own-aircraft')];
+  const { airC } = simulation;
+  const held = (on: number) => (on & own ? simulation : boxed);
+  const roundWith = remember(own | style | thin | wind, (on) =>
+    roundOf(request, held(on), {
       style: (on & style) > 0,
       thin: (on & thin) > 0,
       wind: (on & wind) > 0,
     }),
   );
-  const cellsWith = remember(wear | other, (on) =>
+  const cellsWith = remember(own | wear | other, (on) =>
     cellsOf(
       batteryWith(request, { worn: (on & wear) > 0, other: (on & other) > 0 }),
-      on & wear ? simulation.health : asSold,
+      on & wear ? held(on).health : asSold,
       request.aircraft.hiddenCharge ?? null,
-      coefficients,
+      held(on).coefficients,
     ),
   );
   const curveWith = remember(~hidden, (on) => {
     const cells = cellsWith(on);
+    const { takeoff } = held(on);
+    const atTakeoff = gaugeOf(takeoff.charge, held(on).cells.hidden);
     return flyRounds(cells, roundWith(on), on & cold ? airC : boxTemperatureC, {
       timeS: 0,
       charge: on & notFull ? cellChargeOf(atTakeoff, cells.hidden) : 1,
@@ -118,7 +131,7 @@ function enduranceWith(
   return (present) => {
     const curve = curveWith(present);
     if (curve.timeS.length === 0) return 0;
-    return momentAtCharge(curve, present & hidden ? simulation.cells.hidden : 0).timeS;
+    return momentAtCharge(curve, present & hidden ? held(present).cells.hidden : 0).timeS;
   };
 }
 

@@ -44,12 +44,14 @@ const chanceShare = 9;
  * doubt by 1 − √(1 − s). A reading teaches all of its share; a test flight has its own luck and its pack's, so of a variance v
  * of ln(time) it teaches v/(v + l²), l the spread of what it cannot tell apart (a normal prior and one reading). A share
  * that chance alone would give (r² below 9/n, three standard errors) is no finding. Source: Saltelli et al., Global
- * Sensitivity Analysis, ch. 1 (standardised rank regression coefficients). Empty where the answer does not vary.
+ * Sensitivity Analysis, ch. 1 (standardised rank regression coefficients). Empty where the answer does not vary. What flights
+ * taught has draws that hang together: which test would teach more of it, the fit says (`calibration/nextTests`).
  */
 export function sensitivityOf(values: readonly number[], belief: Belief, doubtS: number): Sensitivity[] {
   const shares = new Map<WayToKnow, number>();
   const places = ranks(values);
   for (const name of priorNames) {
+    if (belief.learned.includes(name)) continue;
     const input = (priors[name] as Assumed).betterBy as WayToKnow | null;
     const share = shareOfVariance(places, belief, name);
     if (input && share > chanceShare / values.length) shares.set(input, (shares.get(input) ?? 0) + share);

@@ -60,7 +60,7 @@ export function solveBox(
   const cruiseW = powerFor(aircraft.advertisedFlightTimeS);
   if (cruiseW === null) return impossibleTime(aircraft, battery);
   const guessed = airframeOf(aircraft, coefficients);
-  const fitted = withHoverTime(aircraft, guessed, cruiseW, powerFor);
+  const fitted = withHoverTime(aircraft, guessed, cruiseW, powerFor, coefficients.dragAreaRatio);
   const airframe = isFinding(fitted) ? guessed : fitted;
   const cruiseScale = scaleFor(airframe, aircraft.advertisedSpeedMps, cruiseW);
   const lastsS = (bound: number) =>
@@ -137,13 +137,15 @@ function boxFlow(airspeedMps: number): Airflow {
 
 /**
  * The airframe whose hover and cruise stand in the ratio the box says; the guessed one without a hover time; or, where
- * none has that ratio, what is odd.
+ * none has that ratio, what is odd. The drag that was solved is as uncertain as any: its ratio acts on it afterwards, else no
+ * flight could ever correct it.
  */
 function withHoverTime(
   aircraft: Aircraft,
   guessed: Airframe,
   cruiseW: number,
   powerFor: (durationS: number) => number | null,
+  drawnDragRatio: number,
 ): Airframe | HoverTimeFinding {
   const {
     advertisedHoverTimeS: hoverS,
@@ -165,7 +167,9 @@ function withHoverTime(
       times,
     );
   const hoverW = powerFor(hoverS);
-  const draggy = (ratio: number): Airframe => ({ ...guessed, dragAreaM2: guessed.dragAreaM2 * ratio });
+  const dragAreaRatio = aircraft.dragAreaM2 == null ? drawnDragRatio : 1;
+  const undrawnDragM2 = guessed.dragAreaM2 / dragAreaRatio;
+  const draggy = (ratio: number): Airframe => ({ ...guessed, dragAreaM2: undrawnDragM2 * ratio });
   const wanted = (cruiseW - guessed.auxiliaryPowerW) / ((hoverW ?? 0) - guessed.auxiliaryPowerW);
   const miss = (ratio: number) =>
     boxRotorPowerW(draggy(ratio), speedMps) / boxRotorPowerW(guessed, 0) - wanted;
@@ -177,7 +181,7 @@ function withHoverTime(
       'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): no drag explains the two together; the thirstier is believed',
       times,
     );
-  return draggy(ratio);
+  return draggy(ratio * dragAreaRatio);
 }
 
 function isFinding(fitted: Airframe | HoverTimeFinding): fitted is HoverTimeFinding {

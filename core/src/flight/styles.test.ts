@@ -7,7 +7,7 @@ const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) =>
   const mode = { maxAirspeedMps: topMps };
   const aircraft = { ...jayOnTheFell.aircraft, modes: { slow: mode, normal: mode, fast: mode } };
   const outcome = flownStyle(
-    { aircraft, coefficients: { styleSpeedRatio: 1 } },
+    { aircraft, coefficients: { styleSpeedRatio: 1, ownSpeedDeviations: 0 } },
     { style, ...more },
     air as never,
   );

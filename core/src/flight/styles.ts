@@ -42,12 +42,44 @@ export const stylePriors = {
     value: 1,
     spread: 0.25,
     kind: 'relative',
-    scope: 'flight',
+    scope: 'aircraft',
     because: 'assumed: how fast a style is flown differs by pilot and subject (common practice)',
     betterBy: 'style-test',
   },
 } as const satisfies Record<string, Assumed>;
-export type StyleCoefficients = ValuesOf<typeof stylePriors>;
+
+/** What one flight's own speed is guessed from: from the speed that is known of it, or from how its style is usually flown. */
+export const speedGuesses = {
+  styleFlownRatio: {
+    value: 1,
+    spread: 0.08,
+    kind: 'relative',
+    scope: 'flight',
+    because: 'assumed: one pilot flies one style some 8 % faster or slower from flight to flight',
+    betterBy: null,
+  },
+  notedAirspeedRatio: {
+    value: 1,
+    spread: 0.05,
+    kind: 'relative',
+    scope: 'flight',
+    because: 'assumed: an airspeed is read off a screen now and then, and held so well',
+    betterBy: null,
+  },
+} as const satisfies Record<string, Assumed>;
+
+/** The own speed of a flight as one unknown: by how many of its own deviations it is faster than known. */
+export const speedPriors = {
+  ownSpeedDeviations: {
+    value: 0,
+    spread: 1,
+    kind: 'absolute',
+    scope: 'flight',
+    because: 'see what it is guessed from',
+    betterBy: null,
+  },
+} as const satisfies Record<string, Assumed>;
+export type StyleCoefficients = ValuesOf<typeof stylePriors & typeof speedPriors>;
 
 /** A style made definite for one aircraft: stretches at these airspeeds, each with its share of the time. */
 export interface FlownStyle {
@@ -71,11 +103,14 @@ export function flownStyle(
   const circleRadiusM = share.circleRadiusM ?? null;
   if (share.airspeedMps != null) {
     if (share.airspeedMps > topMps) return beyondMode(share.style, share.airspeedMps, topMps);
-    const stretches = [{ airspeedMps: share.airspeedMps, share: 1 }];
-    return success({ stretches, reversalSpeedMps: share.airspeedMps, reversalsPerMin, circleRadiusM });
+    const own = Math.exp(speedGuesses.notedAirspeedRatio.spread * coefficients.ownSpeedDeviations);
+    const airspeedMps = Math.min(share.airspeedMps * own, topMps);
+    const stretches = [{ airspeedMps, share: 1 }];
+    return success({ stretches, reversalSpeedMps: airspeedMps, reversalsPerMin, circleRadiusM });
   }
   if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
-  const groundMps = usualGroundMps(share.style, topMps, coefficients.styleSpeedRatio);
+  const own = Math.exp(speedGuesses.styleFlownRatio.spread * coefficients.ownSpeedDeviations);
+  const groundMps = usualGroundMps(share.style, topMps, coefficients.styleSpeedRatio * own);
   return success({
     stretches: stretchesOverGround(groundMps, air.windMps, topMps),
     reversalSpeedMps: groundMps,

@@ -28,6 +28,8 @@ export const refusalCodes = [
   'no-hours',
   'not-geojson',
   'not-a-log',
+  'nothing-to-learn',
+  'not-a-fit',
   'not-a-track',
   'too-many-features',
   'metar-empty',

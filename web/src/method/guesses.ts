@@ -3,6 +3,7 @@ import {
   healthGuesses,
   type PriorName,
   priors,
+  speedGuesses,
   type WayToKnow,
   waysToKnow,
 } from '@acorn-tally/core';
@@ -16,12 +17,14 @@ export interface Guess {
   readonly better: string;
 }
 
-/** The health of a pack is one unknown, told by what it is guessed from. */
-const { healthDeviations: _, ...plainPriors } = priors;
-const told = { ...plainPriors, ...healthGuesses };
+/** The health of a pack and the own speed of a flight are one unknown each, told by what they are guessed from. */
+const { healthDeviations: _, ownSpeedDeviations: __, ...plainPriors } = priors;
+const told = { ...plainPriors, ...healthGuesses, ...speedGuesses };
 
 const names: Record<
-  Exclude<PriorName, 'healthDeviations'> | keyof typeof healthGuesses,
+  | Exclude<PriorName, 'healthDeviations' | 'ownSpeedDeviations'>
+  | keyof typeof healthGuesses
+  | keyof typeof speedGuesses,
   { readonly name: string; readonly unit?: string; readonly per?: number }
 > = {
   flightPowerRatio: { name: 'one flight against another' },
@@ -30,6 +33,9 @@ const names: Record<
   windGrowthExponent: { name: 'how the wind grows with height' },
   gustPeakFactor: { name: 'a gust over the spread of the wind' },
   styleSpeedRatio: { name: 'how fast a style is flown' },
+  styleFlownRatio: { name: 'a style from flight to flight' },
+  notedAirspeedRatio: { name: 'an airspeed that was noted' },
+  gaugeBendRatio: { name: 'the gauge from flight to flight' },
   hiddenCharge: { name: 'charge hidden below 0 %', unit: '%', per: 0.01 },
   capacityRatio: { name: 'capacity over the label' },
   measuredHealthRatio: { name: 'a health that was measured' },

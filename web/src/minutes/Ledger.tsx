@@ -81,6 +81,7 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions, basis
   const pack = packAtTheHour(battery, conditions);
   const packC = pack.startTemperatureC ?? airTemperatureC;
   const words: Record<Cause, () => Sentence<Cause>> = {
+    'own-aircraft': () => sentence('own-aircraft', 'Your aircraft against its box'),
     'other-pack': () =>
       sentence('other-pack', 'Other pack: {packMah}, not {boxMah}', {
         packMah: pack.ratedCapacityMah,

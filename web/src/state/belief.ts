@@ -32,5 +32,5 @@ export function likeliest(aircraftId: string): Coefficients {
 /** The capacity left in a battery as a fraction of its label, as it is believed. */
 export function believedHealth({ id, aircraftId, pack }: BatteryRecord): number {
   const { middle } = beliefAbout({ id: aircraftId }).middle;
-  return healthOf(pack, coefficientsFor(middle, id).healthDeviations);
+  return healthOf(pack, coefficientsFor(middle, id, pack).healthDeviations);
 }

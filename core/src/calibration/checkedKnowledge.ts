@@ -1,0 +1,47 @@
+import type { Knowledge, UnknownName } from '../belief/belief';
+import { priors } from '../belief/priors';
+import { type Outcome, refuse, success } from '../units/outcome';
+import type { Taught } from './knowledge';
+import { learnedFrom } from './posterior';
+
+/** What is not symmetric to this is no covariance. */
+const symmetricWithin = 1e-9;
+
+/**
+ * The belief's part of a fit that was sent: drawn by its covariance, whatever else it says. Refused where its numbers do not go
+ * together, its covariance is none, or it names what this model does not know.
+ */
+export function checkedKnowledge({ id, flown, posterior }: Taught): Outcome<Knowledge> {
+  const { names, mean, covariance } = posterior;
+  const isWhole =
+    names.length > 0 &&
+    mean.length === names.length &&
+    covariance.length === names.length &&
+    covariance.every(
+      (row, i) =>
+        row.length === names.length &&
+        row.every((value, k) => Math.abs(value - (covariance[k]?.[i] ?? Number.NaN)) <= symmetricWithin),
+    );
+  const learned = isWhole ? learnedFrom(names, mean, covariance) : null;
+  if (!learned) {
+    return refuse(
+      'not-a-fit',
+      'The posterior of this fit is not whole: it takes as many means as names, and their covariance, symmetric and positive.',
+    );
+  }
+  const strange = names.find((name) => !isKnown(name));
+  if (strange !== undefined || new Set(names).size < names.length) {
+    return refuse(
+      'not-a-fit',
+      'The posterior of this fit names what this model does not know, or one thing twice: {name}.',
+      {
+        name: strange ?? 'twice the same',
+      },
+    );
+  }
+  return success({ basis: { source: 'fit', fitId: id ?? 'not kept', flights: flown }, learned });
+}
+
+function isKnown(name: UnknownName): boolean {
+  return name in priors || name.startsWith('healthDeviations of ');
+}

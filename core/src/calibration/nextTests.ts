@@ -1,0 +1,222 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import type { Style } from '../aircraft/aircraft';
+import type { UnknownName } from '../belief/belief';
+import type { PriorName } from '../belief/priors';
+import type { EstimateRequest } from '../estimate/request';
+import { simulate } from '../estimate/simulate';
+import { confidenceOf } from '../reserve/policy';
+import { normalQuantile } from '../statistics/normalQuantile';
+import { patternMix, type TestPattern } from '../testFlights/testFlight';
+import type { CalibrationRequest } from './calibrate';
+import { covarianceOf, usualNoise } from './flightNoise';
+import { type Posterior, varianceAlong } from './posterior';
+import { Boxes, type CalibrationFlight, logTimes, readyFlight } from './predicted';
+import { healthOfPack, learnable, ofOneFlight, worldOf } from './unknowns';
+
+/** The flight that is to be known better. */
+export type PlannedFlight = EstimateRequest & { readonly batteryId: string };
+
+/** What the test is flown for beside its mode. */
+export type TestTwist = 'to-zero' | 'cold-pack';
+
+/** A test that would narrow the planned flight. */
+export interface NextTest {
+  readonly pattern: TestPattern;
+  readonly style: Style;
+  readonly batteryId: string;
+  /** Down to motors out over grass, with 0 % noted; or with a pack as cold as the air. Null for a plain one. */
+  readonly twist: TestTwist | null;
+  /** By how much less would be kept for doubt, s. */
+  readonly gainsS: number;
+  /** No worse than the best by what is worth telling. */
+  readonly tied: boolean;
+}
+
+const difference = 0.1;
+/** A usual test: five readings down to 25 %. */
+const usualMarks = [0.8, 0.6, 0.4, 0.3, 0.25];
+const marksToZero = [0.8, 0.6, 0.4, 0.2, 0.1, 0];
+const tiedWithinS = 3;
+const tiedWithinFraction = 0.15;
+const mostTold = 6;
+/** A pack colder than this teaches cold. */
+const coldC = 10;
+
+interface Candidate {
+  readonly pattern: TestPattern;
+  readonly style: Style;
+  readonly twist: TestTwist | null;
+}
+
+const plain: readonly Candidate[] = [
+  { pattern: 'low-hover', style: 'hover', twist: null },
+  { pattern: 'there-and-back', style: 'slow', twist: null },
+  { pattern: 'there-and-back', style: 'normal', twist: null },
+  { pattern: 'there-and-back', style: 'fast', twist: null },
+  { pattern: 'low-hover', style: 'hover', twist: 'to-zero' },
+];
+
+/**
+ * The tests that would take most from what is kept for doubt in the planned flight, best first: of the variance of ln(time)
+ * along the planned flight, what a candidate's readings would take, from their slopes alone (a linear Gaussian design; Chaloner &
+ * Verdinelli, Statist. Sci. 1995). No data is needed, and the flight's own luck stays: no test takes that. Empty without a
+ * flight to plan for.
+ */
+export function nextTests(
+  request: CalibrationRequest & { readonly planned?: PlannedFlight | null },
+  names: readonly UnknownName[],
+  posterior: Posterior,
+): NextTest[] {
+  const planned = request.planned ?? lastFlightAgain(request);
+  if (!planned) return [];
+  const all = withUnflown(request, names, posterior);
+  const goal = plannedSlope(planned, all);
+  if (!goal) return [];
+  const known = varianceAlong(goal.slope, all.covariance);
+  const deviations = normalQuantile(confidenceOf(planned.policy));
+  const doubtS = (variance: number) => goal.usableS * deviations * Math.sqrt(variance + goal.ownVariance);
+  const candidates = candidatesFor(planned, request, all);
+  const taught = variancesTaught(candidates, all, goal.slope);
+  const found = candidates
+    .map(({ pattern, style, twist, batteryId }, i) => ({
+      pattern,
+      style,
+      twist,
+      batteryId,
+      gainsS: doubtS(known) - doubtS(Math.max(0, known - (taught[i] as number))),
+    }))
+    .filter(({ gainsS }) => gainsS >= 1)
+    .sort((a, b) => b.gainsS - a.gainsS)
+    .slice(0, mostTold);
+  const most = found[0]?.gainsS ?? 0;
+  const tied = (gainsS: number) => most - gainsS <= Math.max(tiedWithinS, tiedWithinFraction * most);
+  return found.map((one) => ({ ...one, tied: tied(one.gainsS) }));
+}
+
+/** The posterior with the packs that were not flown: they have their priors, apart from all else. */
+interface Whole {
+  readonly names: readonly UnknownName[];
+  readonly mean: readonly number[];
+  readonly covariance: Matrix;
+}
+
+function withUnflown(
+  { batteries }: CalibrationRequest,
+  names: readonly UnknownName[],
+  { mean, covariance }: Posterior,
+): Whole {
+  const more = batteries.map(({ id }) => healthOfPack(id)).filter((name) => !names.includes(name));
+  const whole = Matrix.eye(names.length + more.length);
+  whole.setSubMatrix(covariance, 0, 0);
+  return { names: [...names, ...more], mean: [...mean, ...more.map(() => 0)], covariance: whole };
+}
+
+/** How ln(usable time) of the planned flight moves with the unknowns, and how much of it is the flight's own. */
+function plannedSlope(planned: PlannedFlight, { names, mean }: Whole) {
+  const place = names.indexOf(healthOfPack(planned.batteryId));
+  const { batteryId: _, ...request } = planned;
+  const lnUsable = (z: readonly number[], own: Partial<Record<PriorName, number>> = {}) => {
+    const flown = simulate(request, worldOf(z, place < 0 ? null : place, own));
+    return flown.ok && flown.value.end.turnBack.timeS > 0 ? Math.log(flown.value.end.turnBack.timeS) : null;
+  };
+  const middle = lnUsable(mean);
+  if (middle === null) return null;
+  const along = (there: number | null) => (there === null ? 0 : (there - middle) / difference);
+  const slope = names.map((_name, i) => {
+    const moves = i < learnable.length || i === place;
+    return moves ? along(lnUsable(mean.map((value, k) => (k === i ? value + difference : value)))) : 0;
+  });
+  const own = ofOneFlight.map((name) => along(lnUsable(mean, { [name]: difference })));
+  const ownVariance = own.reduce((sum, by) => sum + by * by, 0);
+  return { slope, ownVariance, usableS: Math.exp(middle) };
+}
+
+interface CandidateFlight extends Candidate {
+  readonly batteryId: string;
+  readonly flight: CalibrationFlight;
+}
+
+function candidatesFor(
+  planned: PlannedFlight,
+  { aircraft, batteries }: CalibrationRequest,
+  { names }: Whole,
+): (CandidateFlight & {
+  readonly ready: ReturnType<typeof readyFlight>;
+  readonly packPlace: number;
+})[] {
+  const { conditions, battery } = planned;
+  const warmC = battery.startTemperatureC ?? conditions.airTemperatureC;
+  const candidates: readonly Candidate[] =
+    conditions.airTemperatureC < coldC
+      ? [...plain, { pattern: 'low-hover', style: 'hover', twist: 'cold-pack' }]
+      : plain;
+  return batteries.flatMap((pack) =>
+    candidates.map(({ pattern, style, twist }) => {
+      const marks = twist === 'to-zero' ? marksToZero : usualMarks;
+      const flight: CalibrationFlight = {
+        id: 'candidate',
+        batteryId: pack.id,
+        conditions,
+        startCharge: 0.99,
+        startTemperatureC: twist === 'cold-pack' ? conditions.airTemperatureC : Math.max(warmC, coldC),
+        flight: {
+          heightM: style === 'hover' ? 3 : planned.flight.heightM,
+          mix: patternMix({ pattern, mode: style === 'hover' ? null : style }),
+        },
+        checkpoints: marks.slice(0, -1).map((charge, i) => ({ timeS: i + 1, charge })),
+        events: twist === 'to-zero' ? [{ kind: 'motors-out', timeS: 100 }] : [],
+        end: { timeS: marks.length, charge: marks[marks.length - 1] as number },
+      };
+      return {
+        pattern,
+        style,
+        twist,
+        batteryId: pack.id,
+        flight,
+        ready: readyFlight(flight, aircraft, pack),
+        packPlace: names.indexOf(healthOfPack(pack.id)),
+      };
+    }),
+  );
+}
+
+/** Of the variance along the goal, what each candidate would take: kᵀ·S⁻¹·k, k the covariance of goal and readings. */
+function variancesTaught(
+  candidates: ReturnType<typeof candidatesFor>,
+  { mean, covariance }: Whole,
+  goal: readonly number[],
+): number[] {
+  const here = new Boxes(worldOf(mean, null));
+  const nudged = (place: number) => mean.map((value, i) => (i === place ? value + difference : value));
+  const nudgedBoxes = learnable.map((_, place) => new Boxes(worldOf(nudged(place), null)));
+  const half = new CholeskyDecomposition(covariance).lowerTriangularMatrix;
+  const goalCovariance = covariance.mmul(Matrix.columnVector(goal as number[]));
+  return candidates.map(({ ready, packPlace }) => {
+    const world = worldOf(mean, packPlace);
+    const middle = logTimes(ready, here.of(ready), world);
+    if (!middle.ok) return 0;
+    const slopes = new Matrix(middle.value.length, mean.length);
+    for (const place of [...learnable.keys(), packPlace]) {
+      const boxes = nudgedBoxes[place] ?? here;
+      const there = logTimes(ready, boxes.of(ready), worldOf(nudged(place), packPlace));
+      if (!there.ok) continue;
+      there.value.forEach((time, k) => {
+        slopes.set(k, place, (time - (middle.value[k] as number)) / difference);
+      });
+    }
+    const own = covarianceOf(usualNoise(ready, here.of(ready), world, middle.value));
+    const spread = slopes.mmul(half);
+    const seen = spread.mmul(spread.transpose()).add(own);
+    const told = slopes.mmul(goalCovariance);
+    return told.transpose().mmul(new CholeskyDecomposition(seen).solve(told)).get(0, 0);
+  });
+}
+
+/** Where no flight is planned: the last one that counts, flown again and landed at 25 %. */
+function lastFlightAgain({ aircraft, batteries, flights }: CalibrationRequest): PlannedFlight | null {
+  const last = flights.filter(({ excludedReason }) => excludedReason == null).at(-1);
+  const pack = last && batteries.find(({ id }) => id === last.batteryId);
+  if (!last || !pack) return null;
+  const { request } = readyFlight(last, aircraft, pack);
+  return { ...request, batteryId: pack.id, policy: { kind: 'touch-down-charge', reserveCharge: 0.25 } };
+}

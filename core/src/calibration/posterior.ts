@@ -1,0 +1,98 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import type { Learned, UnknownName } from '../belief/belief';
+import { covarianceOf, whitened } from './flightNoise';
+import { type Said, saidWith, weightOf } from './heard';
+import type { LinearFlight } from './search';
+
+/** What is known of the unknowns after some flights: normal, about the likeliest (Laplace). Deviations of the priors. */
+export interface Posterior {
+  readonly mean: readonly number[];
+  readonly covariance: Matrix;
+}
+
+/** The posterior at the mode of a search, from all its flights. */
+export function posteriorOf(mode: readonly number[], flights: readonly LinearFlight[]): Posterior {
+  const information = Matrix.eye(mode.length);
+  for (const one of flights) if (one.flight.counts) information.add(one.said.curvature);
+  return { mean: mode, covariance: inverseOf(information) };
+}
+
+/** How often the weights of the others are renewed at most when one flight is left out, and when they have settled. */
+const mostRenewals = 5;
+const settledWithin = 0.005;
+
+/**
+ * The posterior had one flight not been flown, from the flights as they are about the mode (no flight is flown again): the
+ * others' weights are found anew, since a wrong flight among them shows more clearly without the one it pulled along.
+ */
+export function without(
+  left: LinearFlight,
+  mode: readonly number[],
+  flights: readonly LinearFlight[],
+): Posterior {
+  const others = flights.filter((one) => one !== left && one.flight.counts);
+  const prior = Matrix.columnVector(mode as number[]);
+  let said = others.map((one) => one.said);
+  for (let renewal = 0; ; renewal++) {
+    const information = Matrix.eye(mode.length);
+    const pull = Matrix.mul(prior, -1);
+    for (const one of said) {
+      information.add(one.curvature);
+      pull.add(one.pull);
+    }
+    const covariance = inverseOf(information);
+    const moved = covariance.mmul(pull);
+    const weights = others.map(({ heard }, i) => weightOf(heard, said[i] as Said, moved));
+    const isSettled = said.every(
+      ({ weight }, i) => Math.abs(weight - (weights[i] as number)) < settledWithin,
+    );
+    if (isSettled || renewal === mostRenewals)
+      return { mean: Matrix.add(prior, moved).to1DArray(), covariance };
+    said = said.map((one, i) => {
+      const weight = weights[i] as number;
+      const { heard } = others[i] as LinearFlight;
+      return Math.abs(weight - one.weight) < settledWithin ? one : saidWith(heard, weight);
+    });
+  }
+}
+
+/** A flight seen from a posterior that does not know it: how far off its last mark is, and how far it may be. */
+export function foretold(
+  { residuals, slopes, noise }: LinearFlight,
+  mode: readonly number[],
+  { mean, covariance }: Posterior,
+): { readonly missLn: number; readonly spreadLn: number } {
+  const last = residuals.length - 1;
+  const slope = slopes[last] as readonly number[];
+  const moved = mean.map((value, i) => value - (mode[i] as number));
+  const off = (residuals[last] as number) - slope.reduce((sum, s, i) => sum + s * (moved[i] as number), 0);
+  const known = varianceAlong(slope, covariance);
+  return { missLn: off, spreadLn: Math.sqrt(known + covarianceOf(noise).get(last, last)) };
+}
+
+/** The variance of a sum of unknowns. */
+export function varianceAlong(slope: readonly number[], covariance: Matrix): number {
+  const s = Matrix.columnVector(slope as number[]);
+  return s.transpose().mmul(covariance).mmul(s).get(0, 0);
+}
+
+/** As a belief is made of it: the lower triangle of the covariance. Null where the covariance is none. */
+export function learnedFrom(
+  names: readonly UnknownName[],
+  mean: readonly number[],
+  covariance: readonly (readonly number[])[],
+): Learned | null {
+  const symmetric = covariance.map((row, i) =>
+    row.map((value, k) => (k < i ? value : (covariance[k]?.[i] as number))),
+  );
+  const decomposed = new CholeskyDecomposition(new Matrix(symmetric));
+  if (!decomposed.isPositiveDefinite()) return null;
+  const factor = decomposed.lowerTriangularMatrix.to2DArray().map((row, i) => row.slice(0, i + 1));
+  return { names, mean, factor };
+}
+
+/** The inverse of a symmetric matrix, symmetric to the last digit. */
+function inverseOf(symmetric: Matrix): Matrix {
+  const half = whitened(symmetric, Matrix.eye(symmetric.rows));
+  return half.transpose().mmul(half);
+}

@@ -1,0 +1,246 @@
+import { Matrix } from 'ml-matrix';
+import { gaussNewton } from '../statistics/gaussNewton';
+import { type Outcome, success } from '../units/outcome';
+import { covarianceOf, type FlightNoise, type NoiseLaw, whitened } from './flightNoise';
+import { type Heard, heardOf, type Said, saidWith, weightOf } from './heard';
+import { Boxes, logTimes, type ReadyFlight } from './predicted';
+import { learnable, worldOf } from './unknowns';
+
+/** A flight of a fit, where the health of its pack stands among the unknowns, and whether it counts. */
+export interface FittedFlight extends ReadyFlight {
+  readonly packPlace: number;
+  readonly counts: boolean;
+}
+
+/** A flight about the point the search ended at: all that is linear from here on. */
+export interface LinearFlight {
+  readonly flight: FittedFlight;
+  /** ln(flown) − ln(reckoned) of each mark. */
+  readonly residuals: readonly number[];
+  /** Of ln(reckoned), by mark, then by unknown. */
+  readonly slopes: readonly (readonly number[])[];
+  readonly noise: FlightNoise;
+  readonly heard: Heard;
+  /** What it says at the weight of its own effects: 1, or less where they are larger than chance makes them. */
+  readonly said: Said;
+}
+
+export interface Found {
+  /** The likeliest deviations. */
+  readonly mode: readonly number[];
+  /** All flights about the mode, and as the box alone has them; in the order in which they came. */
+  readonly flights: readonly LinearFlight[];
+  readonly fromTheBox: readonly LinearFlight[];
+  readonly steps: number;
+  /** Whether it came to rest. */
+  readonly settled: boolean;
+}
+
+/** Told while it searches, 0–1; what it throws ends the search. */
+export type Progress = (share: number) => void;
+
+const difference = 0.1;
+const stopBelow = 0.02;
+/** The covariance of each flight is reckoned so often, and then held, so that the search has one aim. */
+const refreshes = 3;
+const mostRounds = 15;
+
+/**
+ * The likeliest unknowns given the flights that count: damped Gauss–Newton on whitened residuals with the prior ½|z|²,
+ * Student's weights on each flight's own effect renewed at every step. Refused where one of the flights cannot be flown.
+ */
+export function search(
+  flights: readonly FittedFlight[],
+  unknowns: number,
+  noiseOf: NoiseLaw,
+  progress: Progress = () => {},
+): Outcome<Found> {
+  const first = about(
+    flights,
+    Array.from({ length: unknowns }, () => 0),
+    noiseOf,
+  );
+  if (!first.ok) return first;
+  let here = first.value;
+  let round = 0;
+  let fell = Number.POSITIVE_INFINITY;
+  while (round < mostRounds && (round < refreshes || fell >= stopBelow)) {
+    if (round > 0 && round < refreshes) here = { ...here, flights: noisedAnew(here, noiseOf) };
+    const stepped = step({ ...here, flights: here.flights.map(weighted) });
+    fell = stepped.fell;
+    here = stepped.point;
+    round++;
+    progress(Math.min(0.9, round / (refreshes + 3)));
+  }
+  return success({
+    mode: here.z,
+    flights: here.flights.map(weighted),
+    fromTheBox: first.value.flights,
+    steps: round,
+    settled: fell < stopBelow,
+  });
+}
+
+/** Where the search stands: the unknowns, and the flights about them. */
+interface Point {
+  readonly z: readonly number[];
+  readonly flights: readonly LinearFlight[];
+}
+
+/** The flights about some unknowns. */
+function about(flights: readonly FittedFlight[], z: readonly number[], noiseOf: NoiseLaw): Outcome<Point> {
+  const times = logTimesOf(flights, z);
+  if (!times.ok) return times;
+  const noises = noisesAt(flights, z, times.value, noiseOf);
+  return success({
+    z,
+    flights: linearAt(
+      flights,
+      z,
+      times.value,
+      noises,
+      flights.map(() => 1),
+    ),
+  });
+}
+
+/** One step of Gauss–Newton, with the weights and covariances held; and how much the cost fell. */
+function step(point: Point): { readonly point: Point; readonly fell: number } {
+  const flights = point.flights.map(({ flight }) => flight);
+  const counted = point.flights.flatMap((one, i) => (one.flight.counts ? [{ ...one, i }] : []));
+  const covariances = counted.map(({ noise, said }) => covarianceOf(noise, said.weight));
+  let last = { z: point.z, times: [] as readonly (readonly number[])[] };
+  const settled = gaussNewton(
+    {
+      residualsAt: (z) => {
+        const isHere = z === point.z;
+        const there = isHere ? null : logTimesOf(flights, z);
+        if (there && !there.ok) return null;
+        if (there) last = { z, times: there.value };
+        const off = counted.flatMap((one, k) => {
+          const residuals = there
+            ? missed(one.flight, there.value[one.i] as readonly number[])
+            : one.residuals;
+          return whitened(covariances[k] as Matrix, Matrix.columnVector(residuals as number[])).to1DArray();
+        });
+        return [...off, ...z];
+      },
+      jacobianAt: (z) => [
+        ...counted.flatMap(({ slopes }, k) =>
+          whitened(covariances[k] as Matrix, new Matrix(slopes as number[][]).mul(-1)).to2DArray(),
+        ),
+        ...Matrix.eye(z.length).to2DArray(),
+      ],
+    },
+    point.z,
+    { stopBelow, mostSteps: 1 },
+  );
+  if (settled.fell === 0) return { point, fell: 0 };
+  const there = linearAt(
+    flights,
+    last.z,
+    last.times,
+    point.flights.map(({ noise }) => noise),
+    point.flights.map(({ said }) => said.weight),
+  );
+  return { point: { z: last.z, flights: there }, fell: settled.fell };
+}
+
+function weighted(one: LinearFlight): LinearFlight {
+  return { ...one, said: saidWith(one.heard, weightOf(one.heard, one.said, null)) };
+}
+
+function noisedAnew({ z, flights }: Point, noiseOf: NoiseLaw): LinearFlight[] {
+  const times = flights.map(({ flight, residuals }) =>
+    flight.marks.map(({ timeS }, i) => Math.log(timeS) - (residuals[i] as number)),
+  );
+  const noises = noisesAt(
+    flights.map(({ flight }) => flight),
+    z,
+    times,
+    noiseOf,
+  );
+  return flights.map((one, i) => {
+    const noise = noises[i] as FlightNoise;
+    const heard = heardOf(one.slopes, one.residuals, noise);
+    return { ...one, noise, heard, said: saidWith(heard, one.said.weight) };
+  });
+}
+
+function noisesAt(
+  flights: readonly FittedFlight[],
+  z: readonly number[],
+  times: readonly (readonly number[])[],
+  noiseOf: NoiseLaw,
+): FlightNoise[] {
+  const boxes = new Boxes(worldOf(z, null));
+  return flights.map((flight, i) =>
+    noiseOf(flight, boxes.of(flight), worldOf(z, flight.packPlace), times[i] as readonly number[]),
+  );
+}
+
+function linearAt(
+  flights: readonly FittedFlight[],
+  z: readonly number[],
+  times: readonly (readonly number[])[],
+  noises: readonly FlightNoise[],
+  weights: readonly number[],
+): LinearFlight[] {
+  const slopes = slopesAt(flights, z, times);
+  return flights.map((flight, i) => {
+    const residuals = missed(flight, times[i] as readonly number[]);
+    const noise = noises[i] as FlightNoise;
+    const heard = heardOf(slopes[i] as number[][], residuals, noise);
+    const said = saidWith(heard, weights[i] as number);
+    return { flight, residuals, slopes: slopes[i] as number[][], noise, heard, said };
+  });
+}
+
+function missed({ marks }: ReadyFlight, reckoned: readonly number[]): number[] {
+  return marks.map(({ timeS }, i) => Math.log(timeS) - (reckoned[i] as number));
+}
+
+/** ln(time) of each mark of each flight; refused where one of them cannot be flown. */
+function logTimesOf(
+  flights: readonly FittedFlight[],
+  z: readonly number[],
+): Outcome<readonly (readonly number[])[]> {
+  const boxes = new Boxes(worldOf(z, null));
+  const all: (readonly number[])[] = [];
+  for (const flight of flights) {
+    const times = logTimes(flight, boxes.of(flight), worldOf(z, flight.packPlace));
+    if (!times.ok) return times;
+    all.push(times.value);
+  }
+  return success(all);
+}
+
+/** Forward differences. The health of a pack moves only its own flights, and is not in the box. */
+function slopesAt(
+  flights: readonly FittedFlight[],
+  z: readonly number[],
+  times: readonly (readonly number[])[],
+): number[][][] {
+  const slopes = times.map((marks) => marks.map(() => z.map(() => 0)));
+  const nudged = (place: number, by: number) => z.map((value, i) => (i === place ? value + by : value));
+  const note = (i: number, place: number, boxes: Boxes) => {
+    const flight = flights[i] as FittedFlight;
+    const there = logTimes(flight, boxes.of(flight), worldOf(nudged(place, difference), flight.packPlace));
+    // Where the flight cannot be flown a little further on, its readings say nothing of that.
+    if (!there.ok) return;
+    there.value.forEach((time, k) => {
+      (slopes[i]?.[k] as number[])[place] = (time - (times[i]?.[k] as number)) / difference;
+    });
+  };
+  learnable.forEach((_, place) => {
+    const boxes = new Boxes(worldOf(nudged(place, difference), null));
+    flights.forEach((_flight, i) => {
+      note(i, place, boxes);
+    });
+  });
+  const here = new Boxes(worldOf(z, null));
+  flights.forEach(({ packPlace }, i) => {
+    note(i, packPlace, here);
+  });
+  return slopes;
+}
