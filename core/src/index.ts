@@ -32,11 +32,15 @@ export * from './calibration/knowledge';
 export * from './calibration/marks';
 export * from './calibration/modelVersion';
 export {
+  mostTestsTold,
   type NextTest,
   nextTests,
+  nextTestsAfter,
   type PlannedFlight as FlightToKnow,
   type TestTwist,
+  testTwists,
 } from './calibration/nextTests';
+export * from './calibration/packAdvice';
 export type { CalibrationFlight } from './calibration/predicted';
 export { type Learnable, learnable, type PackAsKept } from './calibration/unknowns';
 export * from './estimate/advice';

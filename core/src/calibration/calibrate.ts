@@ -7,6 +7,10 @@ import { Boxes, type CalibrationFlight, logTimes, type ReadyFlight, readyFlight 
 import { type Found, type Progress, search } from './search';
 import { learnable, type PackAsKept, unknownsOf, worldOf } from './unknowns';
 
+/** Of one aircraft; some three seconds' work. */
+export const mostFlightsOfFit = 200;
+export const mostPacksOfFit = 40;
+
 /** Flights of one aircraft, and the batteries that flew them. */
 export interface CalibrationRequest {
   readonly aircraft: Aircraft;
@@ -15,7 +19,8 @@ export interface CalibrationRequest {
 }
 
 /** Why the model cannot say anything of a flight. */
-export type LeftAside = 'no-reading' | 'cannot-be-flown';
+export const leftAside = ['no-reading', 'cannot-be-flown'] as const;
+export type LeftAside = (typeof leftAside)[number];
 
 export interface Calibrated {
   readonly names: readonly UnknownName[];

@@ -2,6 +2,7 @@ import type { Knowledge, UnknownName } from '../belief/belief';
 import { priors } from '../belief/priors';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Taught } from './knowledge';
+import { modelVersion } from './modelVersion';
 import { learnedFrom } from './posterior';
 
 /** What is not symmetric to this is no covariance. */
@@ -11,7 +12,14 @@ const symmetricWithin = 1e-9;
  * The belief's part of a fit that was sent: drawn by its covariance, whatever else it says. Refused where its numbers do not go
  * together, its covariance is none, or it names what this model does not know.
  */
-export function checkedKnowledge({ id, flown, posterior }: Taught): Outcome<Knowledge> {
+export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: Taught): Outcome<Knowledge> {
+  if (its !== modelVersion) {
+    return refuse(
+      'not-a-fit',
+      'This fit was made with version {its} of the model, and this is version {ours}: fit the flights anew.',
+      { its, ours: modelVersion },
+    );
+  }
   const { names, mean, covariance } = posterior;
   const isWhole =
     names.length > 0 &&

@@ -32,7 +32,12 @@ export interface LearntPack {
   readonly priorHealth: { readonly value: number; readonly spread: number };
   readonly learned: number;
   /** As a fraction: −0.05 where it gives 5 % less than the others. Null where no other pack was flown. */
-  readonly againstOthers: { readonly value: number; readonly spread: number } | null;
+  readonly againstOthers: {
+    readonly value: number;
+    readonly spread: number;
+    readonly priorValue: number;
+    readonly priorSpread: number;
+  } | null;
 }
 
 /** A flight as it was foretold, to its last reading; eight of ten should lie between p10S and p90S. */
@@ -181,14 +186,21 @@ function learntPack(
     if (others.length === 0) return null;
     const slope = names.map(() => 0);
     slope[place] = spread;
-    let ln = middle + spread * z;
+    let [ln, priorLn, priorVariance] = [middle + spread * z, middle, spread ** 2];
     for (const other of others) {
       const theirs = lnHealth(other);
       const at = placeOf(other);
       slope[at] = -theirs.spread / others.length;
       ln -= (theirs.middle + theirs.spread * (mean[at] as number)) / others.length;
+      priorLn -= theirs.middle / others.length;
+      priorVariance += (theirs.spread / others.length) ** 2;
     }
-    return { value: Math.exp(ln) - 1, spread: Math.exp(ln) * Math.sqrt(varianceAlong(slope, covariance)) };
+    return {
+      value: Math.exp(ln) - 1,
+      spread: Math.exp(ln) * Math.sqrt(varianceAlong(slope, covariance)),
+      priorValue: Math.exp(priorLn) - 1,
+      priorSpread: Math.exp(priorLn) * Math.sqrt(priorVariance),
+    };
   }
 }
 

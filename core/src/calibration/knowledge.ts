@@ -1,4 +1,5 @@
-import type { Knowledge, Learned } from '../belief/belief';
+import { fromTheBox, type Knowledge, type Learned } from '../belief/belief';
+import { modelVersion } from './modelVersion';
 
 /** Deviations of the priors: their names, their likeliest values, their covariance, and its lower triangle by row. */
 export interface FitPosterior extends Learned {
@@ -8,16 +9,17 @@ export interface FitPosterior extends Learned {
 /** As much of a fit as a belief is made of. */
 export interface Taught {
   readonly id?: string | null;
+  readonly modelVersion: string;
   readonly flown: number;
   readonly posterior: Pick<FitPosterior, 'names' | 'mean' | 'covariance'>;
 }
 
-/** The belief's part of a fit of ours, as it is kept. */
-export function knowledgeFrom({
-  id,
-  flown,
-  posterior,
-}: Taught & { readonly posterior: FitPosterior }): Knowledge {
+/** A fit of ours as it is kept. */
+export type KeptFit = Taught & { readonly posterior: FitPosterior };
+
+/** The belief's part of a fit of ours; from the box where it was made with other laws, whose deviations mean something else. */
+export function knowledgeFrom({ id, modelVersion: its, flown, posterior }: KeptFit): Knowledge {
+  if (its !== modelVersion) return fromTheBox;
   const { names, mean, factor } = posterior;
   return {
     basis: { source: 'fit', fitId: id ?? 'not kept', flights: flown },

@@ -9,6 +9,7 @@ import { normalQuantile } from '../statistics/normalQuantile';
 import { patternMix, type TestPattern } from '../testFlights/testFlight';
 import type { CalibrationRequest } from './calibrate';
 import { covarianceOf, usualNoise } from './flightNoise';
+import type { FitPosterior } from './knowledge';
 import { type Posterior, varianceAlong } from './posterior';
 import { Boxes, type CalibrationFlight, logTimes, readyFlight } from './predicted';
 import { healthOfPack, learnable, ofOneFlight, worldOf } from './unknowns';
@@ -17,7 +18,8 @@ import { healthOfPack, learnable, ofOneFlight, worldOf } from './unknowns';
 export type PlannedFlight = EstimateRequest & { readonly batteryId: string };
 
 /** What the test is flown for beside its mode. */
-export type TestTwist = 'to-zero' | 'cold-pack';
+export const testTwists = ['to-zero', 'cold-pack'] as const;
+export type TestTwist = (typeof testTwists)[number];
 
 /** A test that would narrow the planned flight. */
 export interface NextTest {
@@ -38,7 +40,7 @@ const usualMarks = [0.8, 0.6, 0.4, 0.3, 0.25];
 const marksToZero = [0.8, 0.6, 0.4, 0.2, 0.1, 0];
 const tiedWithinS = 3;
 const tiedWithinFraction = 0.15;
-const mostTold = 6;
+export const mostTestsTold = 6;
 /** A pack colder than this teaches cold. */
 const coldC = 10;
 
@@ -87,10 +89,18 @@ export function nextTests(
     }))
     .filter(({ gainsS }) => gainsS >= 1)
     .sort((a, b) => b.gainsS - a.gainsS)
-    .slice(0, mostTold);
+    .slice(0, mostTestsTold);
   const most = found[0]?.gainsS ?? 0;
   const tied = (gainsS: number) => most - gainsS <= Math.max(tiedWithinS, tiedWithinFraction * most);
   return found.map((one) => ({ ...one, tied: tied(one.gainsS) }));
+}
+
+/** The same after a fit that is kept. */
+export function nextTestsAfter(
+  request: CalibrationRequest & { readonly planned?: PlannedFlight | null },
+  { names, mean, covariance }: Pick<FitPosterior, 'names' | 'mean' | 'covariance'>,
+): NextTest[] {
+  return nextTests(request, names, { mean, covariance: new Matrix(covariance as number[][]) });
 }
 
 /** The posterior with the packs that were not flown: they have their priors, apart from all else. */

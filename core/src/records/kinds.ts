@@ -1,3 +1,4 @@
+import type { FitContent } from './fitted';
 import type {
   AircraftContent,
   BatteryContent,
@@ -21,6 +22,7 @@ export interface Kinds {
   chargers: { content: ChargerContent; made: object };
   testFlights: { content: TestFlightContent; made: { readonly estimate: FrozenEstimate } };
   timedCharges: { content: TimedChargeContent; made: object };
+  fits: { content: FitContent; made: object };
   shoots: { content: ShootContent; made: object };
   liftOffs: { content: LiftOffContent; made: object };
 }
@@ -69,6 +71,14 @@ export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
     refersTo: { chargerId: 'chargers', batteryId: 'batteries' },
     calledBy: null,
     goesWith: 'chargerId',
+  },
+  fits: {
+    path: 'fits',
+    noun: 'fit',
+    nouns: 'fits',
+    refersTo: { aircraftId: 'aircraft' },
+    calledBy: null,
+    goesWith: 'aircraftId',
   },
   shoots: {
     path: 'shoots',

@@ -17,6 +17,7 @@ import type { TestQuestionCode } from '../testFlights/questions';
 import type { TestFlight } from '../testFlights/testFlight';
 import type { Quantity } from '../units/quantity';
 import { inSi, type Sentence } from '../units/sentence';
+import type { FitContent } from './fitted';
 import type { LiftOffCheck } from './liftOff';
 
 /** What every kept record carries besides its content. Times are ISO 8601. */
@@ -36,6 +37,10 @@ export interface AircraftContent {
   readonly policy: Policy;
   /** Since when it is no longer flown, ISO 8601; null while it is. */
   readonly retiredOn?: string | null;
+  /** The fit its estimates are made with; from the box alone where absent, or where it is no more. */
+  readonly currentFitId?: string | null;
+  /** Whether a new fit is taken as soon as flights make one, or is offered first. */
+  readonly takesFits?: boolean | null;
 }
 
 export interface BatteryContent {
@@ -218,5 +223,6 @@ export type PlaceRecord = Kept & PlaceContent;
 export type DayRecord = Kept & DayContent;
 export type LiftOffRecord = Kept & LiftOffContent;
 export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: FrozenEstimate };
+export type FitRecord = Kept & FitContent;
 export type TimedChargeRecord = Kept & TimedChargeContent;
 export type ShootRecord = Kept & ShootContent;

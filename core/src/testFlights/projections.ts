@@ -28,15 +28,17 @@ export interface ProjectionRequest {
   readonly test: TestFlight;
   readonly aircraft: Aircraft;
   readonly battery: Omit<Battery, 'startCharge' | 'startTemperatureC'>;
+  /** Which battery of the belief it is. */
+  readonly batteryId?: string | null;
   readonly conditions: Conditions;
 }
 
 /** How long a whole charge would have lasted, by each school. Without the drain curve where the model cannot fly such a flight. */
 export function projections(
-  { test, aircraft, battery, conditions }: ProjectionRequest,
+  { test, aircraft, battery, batteryId, conditions }: ProjectionRequest,
   belief: Middle,
 ): Projection[] {
-  return projectionsOf(test, requestForTest(test, aircraft, battery, conditions), belief);
+  return projectionsOf(test, requestForTest(test, aircraft, battery, conditions, batteryId ?? null), belief);
 }
 
 /** The same for a test whose request is known: as it was frozen, or as it would be asked today. */

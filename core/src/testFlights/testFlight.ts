@@ -156,14 +156,16 @@ export function patternMix(test: Pick<TestFlight, 'pattern' | 'mode' | 'airspeed
   return [flown];
 }
 
-/** The estimate to hold a test against: the same flight, flown on until the motors stop. */
+/** The estimate to hold a test against: the same flight, flown on until the motors stop. The id says which battery of a belief it was. */
 export function requestForTest(
   test: TestFlight,
   aircraft: Aircraft,
   battery: Omit<Battery, 'startCharge' | 'startTemperatureC'>,
   conditions: Conditions,
+  batteryId: string | null = null,
 ): EstimateRequest {
   return {
+    ...(batteryId !== null && { batteryId }),
     aircraft: test.addedMassKg == null ? aircraft : { ...aircraft, addedMassKg: test.addedMassKg },
     battery: {
       ...battery,

@@ -1,7 +1,8 @@
-import type { Outcome, Projection } from '@acorn-tally/core';
+import type { Outcome } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { FitDto } from '../dtos/fit';
 import { requireWholeTest } from '../dtos/wholeTest';
 import { ProblemResponses } from '../http/openApi';
 import { refused } from '../http/problem';
@@ -9,7 +10,13 @@ import { validated } from '../http/validated';
 import { estimateSchema, projectionsSchema, reachesSchema, returnSchema } from './answerSchemas';
 import { Calculator } from './calculator';
 import type { JobName } from './jobs';
-import { EstimateRequestDto, ProjectionRequestDto, ReturnRequestDto } from './requestDtos';
+import {
+  CalibrationRequestDto,
+  EstimateRequestDto,
+  ProjectionRequestDto,
+  ReturnRequestDto,
+} from './requestDtos';
+import { requireWholeFlights } from './wholeFlights';
 
 @ApiTags('calculations')
 @Controller()
@@ -72,12 +79,31 @@ export class CalculationsController {
   })
   @ApiBody({ type: ProjectionRequestDto })
   @ApiOkResponse({ schema: projectionsSchema })
-  @ProblemResponses(400)
+  @ProblemResponses(400, 422)
   async project(
     @Body(validated(ProjectionRequestDto)) asked: ProjectionRequestDto,
-  ): Promise<{ readonly schools: readonly Projection[] }> {
+    @Res({ passthrough: true }) response: Response,
+  ) {
     requireWholeTest(asked);
-    return { schools: await this.calculator.run('projections', plain(asked) as never) };
+    const schools = await this.answer('projections', asked, response);
+    return schools && { schools };
+  }
+
+  @Post('calibrations')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'What the flights of an aircraft teach of it and its packs, with how sure that is: a fit, to be sent along to the other calculations',
+  })
+  @ApiBody({ type: CalibrationRequestDto })
+  @ApiOkResponse({ type: FitDto })
+  @ProblemResponses(400, 422)
+  calibrate(
+    @Body(validated(CalibrationRequestDto)) asked: CalibrationRequestDto,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    requireWholeFlights(asked);
+    return this.answer('calibrations', asked, response);
   }
 
   /** The value of an outcome; a refusal becomes a 422 with its reason and numbers. Who hangs up is reckoned for no longer. */

@@ -1,19 +1,28 @@
 import {
+  type Belief,
   beliefFrom,
+  checkedKnowledge,
   drawCountOf,
   type EstimateRequest,
   estimateInFull,
+  type Fit,
+  type FitRequest,
   type FrozenEstimate,
+  fitOf,
   fromTheBox,
   frozenEstimate,
   inSi,
+  type Knowledge,
   noDraws,
   type Outcome,
+  type Projection,
   type ProjectionRequest,
   projections,
   type ReturnRequest,
   reaches,
   returnInFull,
+  success,
+  type Taught,
   usualDraws,
 } from '@acorn-tally/core';
 import { returnInSi } from './returnInSi';
@@ -23,31 +32,54 @@ interface Drawn {
   readonly seed?: number | null;
 }
 
+/** What a request may bring of what flights taught. */
+interface Known {
+  readonly fit?: Taught | null;
+}
+
 /** All that is reckoned for a request: pure, from plain values to plain values, so that any thread can do it. */
 export const jobs = {
-  estimates({ draws, seed, ...request }: EstimateRequest & Drawn) {
-    return mapped(
-      estimateInFull(request, beliefFrom(fromTheBox, drawCountOf({ draws, seed }))),
-      (answer) => ({
+  estimates({ fit, draws, seed, ...request }: EstimateRequest & Drawn & Known) {
+    return believed(fit, { draws, seed }, (belief) =>
+      mapped(estimateInFull(request, belief), (answer) => ({
         ...answer,
         cautions: answer.cautions.map(inSi),
-      }),
+      })),
     );
   },
-  returns({ draws, seed, ...request }: ReturnRequest & Drawn) {
-    return mapped(returnInFull(request, beliefFrom(fromTheBox, drawCountOf({ draws, seed }))), returnInSi);
+  returns({ fit, draws, seed, ...request }: ReturnRequest & Drawn & Known) {
+    return believed(fit, { draws, seed }, (belief) => mapped(returnInFull(request, belief), returnInSi));
   },
-  reaches({ draws: _d, seed: _s, ...request }: ReturnRequest & Drawn) {
-    return reaches(request, beliefFrom(fromTheBox, noDraws));
+  reaches({ fit, draws: _d, seed: _s, ...request }: ReturnRequest & Drawn & Known) {
+    return believed(fit, noDraws, (belief) => reaches(request, belief));
   },
-  projections(request: ProjectionRequest) {
-    return projections(request, beliefFrom(fromTheBox, noDraws));
+  projections({ fit, ...request }: ProjectionRequest & Known): Outcome<Projection[]> {
+    return believed(fit, noDraws, (belief) => success(projections(request, belief)));
   },
-  /** Of a test as it was flown, to be kept with it. */
-  testEstimates(request: EstimateRequest): FrozenEstimate {
-    return frozenEstimate(request, beliefFrom(fromTheBox, usualDraws));
+  calibrations({ draws: _d, seed: _s, ...request }: FitRequest & Drawn): Outcome<Fit> {
+    return fitOf(request);
+  },
+  /** Of a test as it was flown, to be kept with it; by the fit that was current then. */
+  testEstimates({
+    request,
+    known,
+  }: {
+    readonly request: EstimateRequest;
+    readonly known: Knowledge;
+  }): FrozenEstimate {
+    return frozenEstimate(request, beliefFrom(known, usualDraws));
   },
 } as const;
+
+/** By the fit that was sent, else from the box. */
+function believed<Answer>(
+  fit: Taught | null | undefined,
+  drawn: Drawn,
+  answer: (belief: Belief) => Outcome<Answer>,
+): Outcome<Answer> {
+  const known = fit ? checkedKnowledge(fit) : success(fromTheBox);
+  return known.ok ? answer(beliefFrom(known.value, drawCountOf(drawn))) : known;
+}
 
 function mapped<From, To>(outcome: Outcome<From>, map: (value: From) => To): Outcome<To> {
   return outcome.ok ? { ok: true, value: map(outcome.value) } : outcome;

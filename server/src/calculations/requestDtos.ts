@@ -1,22 +1,38 @@
 import {
+  type CalibrationEvent,
+  type CalibrationFlight,
+  type CalibrationReading,
+  checkpointRanges,
   drawRanges,
   type EstimateRequest,
   type GroundBelow,
   groundsBelow,
+  mostCheckpoints,
+  mostFlightsOfFit,
   mostLandingPlaces,
+  mostLegs,
   mostObstacles,
+  mostPacksOfFit,
   mostShares,
+  type PackAsKept,
   type ProjectionRequest,
+  type Purpose,
   positionRanges,
+  purposes,
   type ReturnRequest,
   ranges,
+  type SignKind,
+  signKinds,
   siteRanges,
+  testFlightRanges,
 } from '@acorn-tally/core';
 import { OmitType } from '@nestjs/swagger';
+import { FitDto } from '../dtos/fit';
 import {
   AircraftSpecDto,
   CoordinatesDto,
   FlightDto,
+  FlightLegDto,
   LandingPlaceDto,
   ObstacleDto,
   PackDto,
@@ -26,7 +42,7 @@ import {
   WeatherDto,
 } from '../dtos/parts';
 import { TestDto } from '../dtos/records';
-import { InRange, Instant, OneOf, Part } from '../http/fields';
+import { Id, InRange, Instant, OneOf, Part, Text } from '../http/fields';
 
 const optional = { optional: true };
 
@@ -38,8 +54,55 @@ export class EstimateRequestDto implements EstimateRequest {
   @Part(() => FlightDto) flight: FlightDto;
   @Part(() => PolicyDto) policy: PolicyDto;
   @Part(() => SiteDto, optional) site?: SiteDto | null;
+  @Id(optional) batteryId?: string | null;
+  @Part(() => FitDto, optional) fit?: FitDto | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
+}
+
+/** The way a flight to learn from was flown, as in /estimates; where it went is no matter. */
+export class FlownPlanDto {
+  @InRange(ranges.flight.heightM) heightM: number;
+  @InRange(ranges.flight.farthestM, optional) farthestM?: number | null;
+  @InRange(ranges.flight.bearingDeg, optional) bearingDeg?: number | null;
+  @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
+  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
+  @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix: StyleShareDto[] = [];
+  @Part(() => FlightLegDto, { most: mostLegs, optional: true }) legs?: FlightLegDto[] | null;
+}
+
+export class CalibrationReadingDto implements CalibrationReading {
+  @InRange(checkpointRanges.timeS) timeS: number;
+  @InRange(checkpointRanges.charge, optional) charge?: number | null;
+  @InRange(checkpointRanges.cellVoltageV, optional) cellVoltageV?: number | null;
+}
+
+export class CalibrationEventDto implements CalibrationEvent {
+  @OneOf(signKinds) kind: SignKind;
+  @InRange(checkpointRanges.timeS) timeS: number;
+  @InRange(checkpointRanges.charge, optional) charge?: number | null;
+}
+
+export class FlightEndDto {
+  @InRange(checkpointRanges.timeS) timeS: number;
+  @InRange(checkpointRanges.charge) charge: number;
+}
+
+export class CalibrationFlightDto implements CalibrationFlight {
+  @Id() id: string;
+  @Id() batteryId: string;
+  @OneOf(purposes, optional) purpose?: Purpose | null;
+  @Part(() => WeatherDto) conditions: WeatherDto;
+  @InRange(testFlightRanges.startCharge) startCharge: number;
+  @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
+  @Part(() => FlownPlanDto) flight: FlownPlanDto;
+  @InRange(ranges.aircraft.addedMassKg, optional) addedMassKg?: number | null;
+  @Part(() => CalibrationReadingDto, { most: mostCheckpoints }) checkpoints: CalibrationReadingDto[];
+  @Part(() => CalibrationEventDto, { most: mostCheckpoints, optional: true }) events?:
+    | CalibrationEventDto[]
+    | null;
+  @Part(() => FlightEndDto) end: FlightEndDto;
+  @Text(optional) excludedReason?: string | null;
 }
 
 export class PositionDto {
@@ -66,6 +129,8 @@ export class ReturnRequestDto implements ReturnRequest {
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
   @Instant(optional) at?: string | null;
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
+  @Id(optional) batteryId?: string | null;
+  @Part(() => FitDto, optional) fit?: FitDto | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
 }
@@ -79,4 +144,25 @@ export class ProjectionRequestDto implements ProjectionRequest {
   @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
   @Part(() => BarePackDto) battery: BarePackDto;
   @Part(() => WeatherDto) conditions: WeatherDto;
+  @Id(optional) batteryId?: string | null;
+  @Part(() => FitDto, optional) fit?: FitDto | null;
+}
+
+export class CalibrationPackDto extends BarePackDto implements PackAsKept {
+  @Id() id: string;
+}
+
+/** The flight for which the next test is sought: as in /estimates, and which of the batteries flies it. */
+export class PlannedFlightDto extends OmitType(EstimateRequestDto, ['batteryId', 'fit', 'draws', 'seed']) {
+  @Id() batteryId: string;
+}
+
+/** The body of POST /calibrations, as the contract names it. Its bands follow from the fit, so draws and seed change nothing. */
+export class CalibrationRequestDto {
+  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
+  @Part(() => CalibrationPackDto, { most: mostPacksOfFit }) batteries: CalibrationPackDto[];
+  @Part(() => CalibrationFlightDto, { most: mostFlightsOfFit }) flights: CalibrationFlightDto[];
+  @Part(() => PlannedFlightDto, optional) planned?: PlannedFlightDto | null;
+  @InRange(drawRanges.draws, optional) draws?: number | null;
+  @InRange(drawRanges.seed, optional) seed?: number | null;
 }

@@ -3,6 +3,7 @@ import type {
   BatteryContent,
   ChargerContent,
   DayContent,
+  FitContent,
   FrozenEstimate,
   LiftOffContent,
   PlaceContent,
@@ -45,6 +46,8 @@ export const aircraft = sqliteTable('aircraft', {
   flight: whole<AircraftContent['flight']>(),
   policy: whole<AircraftContent['policy']>(),
   retiredOn: text(),
+  currentFitId: text(),
+  takesFits: integer({ mode: 'boolean' }),
 });
 
 export const batteries = sqliteTable(
@@ -161,6 +164,22 @@ export const timedCharges = sqliteTable(
   ],
 );
 
+/** Kept whole: a fit is read as it was made, and never changed. */
+export const fits = sqliteTable(
+  'fits',
+  {
+    ...kept,
+    aircraftId: text()
+      .notNull()
+      .references(() => aircraft.id),
+    madeAt: text().notNull(),
+    basisState: text().notNull(),
+    flights: whole<FitContent['flights']>(),
+    fit: whole<FitContent['fit']>(),
+  },
+  (table) => [index('fits_by_aircraft').on(table.aircraftId)],
+);
+
 export const shoots = sqliteTable(
   'shoots',
   {
@@ -229,6 +248,7 @@ export const tables = {
   chargers,
   testFlights,
   timedCharges,
+  fits,
   shoots,
   liftOffs,
 };

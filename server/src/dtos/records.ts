@@ -14,6 +14,8 @@ import {
   chargingWays,
   checkpointRanges,
   type DayContent,
+  type FitContent,
+  type FlightState,
   type GroundBelow,
   groundsBelow,
   type HourlyWeather,
@@ -31,6 +33,7 @@ import {
   mostBatteriesOfShoot,
   mostChargeMarks,
   mostCheckpoints,
+  mostFlightsOfFit,
   mostHours,
   mostLandingPlaces,
   mostLaunchPlaces,
@@ -76,6 +79,7 @@ import {
   TimeZone,
   YesNo,
 } from '../http/fields';
+import { FitDto } from './fit';
 import {
   AircraftSpecDto,
   AirDto,
@@ -143,6 +147,8 @@ export class AircraftDto implements AircraftContent {
   @Part(() => FlightDto) flight: FlightDto;
   @Part(() => PolicyDto) policy: PolicyDto;
   @Instant(optional) retiredOn?: string | null;
+  @Id(optional) currentFitId?: string | null;
+  @YesNo(optional) takesFits?: boolean | null;
 }
 
 export class KeepingDto implements BatteryKeeping {
@@ -239,6 +245,19 @@ export class TimedChargeDto implements TimedChargeContent {
   @Text(optional) note?: string | null;
 }
 
+export class FlightStateDto implements FlightState {
+  @Id() id: string;
+  @Text() state: string;
+}
+
+export class FitRecordDto implements FitContent {
+  @Id() aircraftId: string;
+  @Instant() madeAt: string;
+  @Text() basisState: string;
+  @Part(() => FlightStateDto, { most: mostFlightsOfFit }) flights: FlightStateDto[];
+  @Part(() => FitDto) fit: FitDto;
+}
+
 export class ShotDto implements Shot {
   @Text() id: string;
   @Name('Name of the shot') name: string;
@@ -274,6 +293,7 @@ export const contentDtos: Readonly<Record<Kind, Type<object>>> = {
   chargers: ChargerDto,
   testFlights: TestFlightDto,
   timedCharges: TimedChargeDto,
+  fits: FitRecordDto,
   shoots: ShootDto,
   liftOffs: LiftOffDto,
 };

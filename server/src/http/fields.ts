@@ -13,8 +13,10 @@ import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  IsArray,
   IsBoolean,
   IsIn,
+  IsObject,
   IsOptional,
   IsString,
   MaxLength,
@@ -167,6 +169,51 @@ export function Part(
 
 function AtMost(most: number): PropertyDecorator {
   return ArrayMaxSize(most, { message: (given) => `${given.property} holds at most ${most}.` });
+}
+
+/** A list of at most so many numbers. */
+export function Numbers(most: number) {
+  return applyDecorators(
+    checked('numbers', (value) => areNumbers(value), 'a list of numbers'),
+    AtMost(most),
+    ApiProperty({ type: Number, isArray: true, maxItems: most }),
+  );
+}
+
+/** A table of numbers, by row. */
+export function NumberRows(most: number) {
+  return applyDecorators(
+    checked(
+      'numberRows',
+      (value) => Array.isArray(value) && value.every((row) => areNumbers(row) && row.length <= most),
+      'rows of numbers',
+    ),
+    AtMost(most),
+    ApiProperty({ type: 'array', items: { type: 'array', items: { type: 'number' } }, maxItems: most }),
+  );
+}
+
+function areNumbers(value: unknown): value is number[] {
+  return Array.isArray(value) && value.every(Number.isFinite);
+}
+
+/** A list of at most so many texts. */
+export function Texts(most: number) {
+  return applyDecorators(
+    IsString({ each: true, message: (given) => `${given.property} needs a list of texts.` }),
+    IsArray({ message: (given) => `${given.property} needs a list of texts.` }),
+    MaxLength(longestText, { each: true }),
+    AtMost(most),
+    ApiProperty({ type: String, isArray: true, maxItems: most }),
+  );
+}
+
+/** Values by name, as a sentence is filled with them. */
+export function Values() {
+  return applyDecorators(
+    IsObject({ message: (given) => `${given.property} needs an object.` }),
+    ApiProperty({ type: 'object', additionalProperties: true }),
+  );
 }
 
 /** The id of a record: letters, digits, hyphens. */

@@ -1,14 +1,19 @@
 import {
   type Content,
   type FrozenEstimate,
+  fromTheBox,
   type KeptRecord,
   type Kind,
   type Kinds,
+  type Knowledge,
+  knowledgeFrom,
+  listedFit,
   requestForTest,
   testOutcome,
   timeZoneAt,
 } from '@acorn-tally/core';
 import type { Calculator } from '../calculations/calculator';
+import type { Reader } from '../database/database';
 import type { Stores } from '../database/stores';
 
 /** What stands beside a record: made once with it, left out of lists, or told there. */
@@ -36,6 +41,7 @@ export const beside: { readonly [K in Kind]?: Beside<K> } = {
     listed: ({ estimate: _, ...record }) => record,
     told: (record) => testOutcome(record, Date.now()),
   },
+  fits: { listed: listedFit },
 };
 
 /** Estimates the flight as it was flown; that answer stays with it for good, whatever is learned later. */
@@ -44,11 +50,26 @@ async function estimateAsFlown(
   stores: Stores,
   calculator: Calculator,
 ): Promise<FrozenEstimate> {
-  const [aircraft, battery] = await stores.database.read((reader) =>
-    Promise.all([
-      stores.of('aircraft').get(reader, aircraftId),
-      stores.of('batteries').get(reader, batteryId),
-    ]),
-  );
-  return calculator.run('testEstimates', requestForTest(test, aircraft.spec, battery.pack, weather));
+  const [aircraft, battery, known] = await stores.database.read(async (reader) => {
+    const flown = await stores.of('aircraft').get(reader, aircraftId);
+    return [
+      flown,
+      await stores.of('batteries').get(reader, batteryId),
+      await currentKnowledge(flown, reader, stores),
+    ] as const;
+  });
+  const request = requestForTest(test, aircraft.spec, battery.pack, weather, batteryId);
+  return calculator.run('testEstimates', { request, known });
+}
+
+/** By the current fit of the aircraft; from the box where it has none, or where that is no more. */
+async function currentKnowledge(
+  { id, currentFitId }: KeptRecord<'aircraft'>,
+  reader: Reader,
+  stores: Stores,
+): Promise<Knowledge> {
+  if (!currentFitId) return fromTheBox;
+  const [record] = await stores.of('fits').getMany(reader, [currentFitId]);
+  if (!record || record.aircraftId !== id) return fromTheBox;
+  return knowledgeFrom({ ...record.fit, id: record.id });
 }

@@ -2,6 +2,7 @@ import {
   type AircraftContent,
   type Content,
   chargeMarksProblem,
+  checkedKnowledge,
   flightProblem,
   isTestOnly,
   type Kind,
@@ -31,6 +32,7 @@ const rules: { readonly [K in Kind]?: Rule<K> } = {
     await requireOwn(reader, stores, content.aircraftId, [content.batteryId], 'batteryId');
   },
   timedCharges: rising,
+  fits: wholeFit,
   shoots: async (content, reader, stores) => {
     keepsReserve(content);
     await requireOwn(reader, stores, content.aircraftId, content.batteryIds, 'batteryIds');
@@ -51,6 +53,19 @@ export async function requireRules<K extends Kind>(
 function wholeFlight({ flight }: AircraftContent): void {
   const problem = flightProblem(flight);
   if (problem) throw invalid([{ path: 'flight.mix', message: toldInSi(problem) }]);
+}
+
+/** A fit that is kept makes a belief, and its triangle is that of its covariance: the interface draws by it. */
+function wholeFit({ fit }: Content<'fits'>): void {
+  const known = checkedKnowledge(fit);
+  if (!known.ok) throw invalid([{ path: 'fit.posterior', message: toldInSi(known.refusal) }]);
+  const ours = known.value.learned?.factor ?? [];
+  const isSame = ours.every((row, i) =>
+    row.every((value, k) => Math.abs(value - (fit.posterior.factor[i]?.[k] ?? Number.NaN)) < 1e-3),
+  );
+  if (!isSame) {
+    throw invalid([{ path: 'fit.posterior.factor', message: 'This is not the triangle of the covariance.' }]);
+  }
 }
 
 function rising({ marks }: Content<'timedCharges'>): void {

@@ -1,6 +1,8 @@
 import {
+  type FitRecord,
   type FrozenEstimate,
   type Kind,
+  listedFit,
   listedTest,
   recordKinds,
   type Site,
@@ -79,7 +81,9 @@ function withTold(item: Listed, told: Page['told'][string] | undefined): Listed 
   return item;
 }
 
-/** One record as a list would give it: by itself a test flight comes with its whole estimate. */
+/** One record as a list would give it: by itself a test flight comes with its whole estimate, a fit with all its flights. */
 export function asListed(kind: Kind, record: unknown): Listed {
-  return (kind === 'testFlights' ? listedTest(record as TestFlightRecord, Date.now()) : record) as Listed;
+  if (kind === 'testFlights') return listedTest(record as TestFlightRecord, Date.now());
+  if (kind === 'fits') return listedFit(record as FitRecord);
+  return record as Listed;
 }

@@ -22,6 +22,7 @@ import waiting from './Waiting.module.css';
 const Notices = lazy(() => import('./Notices'));
 const Panels = lazy(() => import('./Panels'));
 const Search = lazy(() => import('./Search'));
+const TakesFits = lazy(() => import('./TakesFits'));
 
 /** The frame of every view: folder tabs in working order, the ribbon of conditions, and the foot with saving and undo. */
 export function Shell() {
@@ -30,6 +31,7 @@ export function Shell() {
   const look = useChosen((state) => state.look);
   const { pathname } = useLocation();
   const [searches, setSearches] = useState(0);
+  const takesFits = useRecords((state) => state.aircraft.some((one) => one.takesFits));
   const { opened, open, close } = useOpened();
   const { first, all } = useLoading();
   // Minutes stand as soon as they can be reckoned; the other views wait for the rest, which is on its way.
@@ -87,6 +89,7 @@ export function Shell() {
       {all === 'ready' && (
         <Suspense fallback={null}>
           <Notices />
+          {takesFits && <TakesFits />}
           <Panels opened={opened} onClose={close} />
           {searches > 0 && <Search asked={searches} onOpen={open} />}
         </Suspense>

@@ -3,14 +3,18 @@ import {
   type BatteryRecord,
   chemistries,
   chemistryOf,
+  lineThrough,
   ranges,
   usualDaysToStorage,
 } from '@acorn-tally/core';
 import { ChoiceField } from '../fields/ChoiceField';
 import { MomentField } from '../fields/MomentField';
+import { percent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { Fields } from '../parts/Fields';
+import { healthInWords } from '../parts/kitWords';
+import { useRecords } from '../records/records';
 import { useClock } from '../state/clock';
 import { usePackEdit } from '../state/usePackEdit';
 import styles from './BatteryDetails.module.css';
@@ -116,6 +120,7 @@ export function BatteryDetails({ battery, packNow }: Props) {
         value={keeping?.healthMeasuredOn ?? ''}
         onChange={(day) => changeKeeping({ healthMeasuredOn: day || null }, 'day of the health test')}
       />
+      <LearntHealth battery={battery} />
       <div className={styles.notes}>
         <TextField
           stacked
@@ -126,5 +131,36 @@ export function BatteryDetails({ battery, packNow }: Props) {
         />
       </div>
     </Fields>
+  );
+}
+
+const mostTold = 6;
+const monthMs = 30 * 86_400_000;
+
+/** What each fit said of the pack, by its date, and how that went on; nothing where none did. */
+function LearntHealth({ battery }: { readonly battery: BatteryRecord }) {
+  const fits = useRecords((state) => state.fits);
+  const clock = useClock();
+  const told = fits
+    .filter(({ aircraftId }) => aircraftId === battery.aircraftId)
+    .flatMap(({ id, madeAt, fit }) => {
+      const pack = fit.batteries.find((one) => one.id === battery.id);
+      return pack && pack.learned > 0 ? [{ id, madeAt, health: pack.health }] : [];
+    });
+  if (told.length === 0) return null;
+  const points = told.map(({ madeAt, health }) => [Date.parse(madeAt) / monthMs, health.value] as const);
+  const isLong = (points.at(-1)?.[0] ?? 0) - (points[0]?.[0] ?? 0) > 1;
+  const slope = points.length > 2 && isLong ? (lineThrough(points)?.slope ?? null) : null;
+  return (
+    <div className={styles.notes}>
+      <small>
+        Health as flights taught it:{' '}
+        {told
+          .slice(-mostTold)
+          .map(({ madeAt, health }) => `${clock.format(madeAt, 'D MMM')} ${healthInWords(health)}`)
+          .join(' · ')}
+        {slope !== null && `; ${percent(slope)} a month`}
+      </small>
+    </div>
   );
 }

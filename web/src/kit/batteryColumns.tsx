@@ -7,6 +7,7 @@ import {
   isFlown,
   keptPlaces,
   nameProblem,
+  packAdvice,
   ranges,
   storageAdvice,
   takeoffCharge,
@@ -17,9 +18,16 @@ import type { ReactNode } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
-import { chargeInWords, keptPlaceOf, placeNames, storageInWords, whenInWords } from '../parts/kitWords';
+import {
+  chargeInWords,
+  healthInWords,
+  keptPlaceOf,
+  placeNames,
+  storageInWords,
+  whenInWords,
+} from '../parts/kitWords';
 import { useRecords } from '../records/records';
-import { believedHealth, likeliest } from '../state/belief';
+import { believedHealth, learntOf, likeliest } from '../state/belief';
 import { clockAt, useClock } from '../state/clock';
 import { useWriter } from '../state/units';
 import { usePackEdit } from '../state/usePackEdit';
@@ -183,15 +191,30 @@ function CyclesCell({ battery }: CellProps) {
 function HealthCell({ battery }: CellProps) {
   const { changePack } = usePackEdit(battery);
   const assumed = believedHealth({ ...battery, pack: { ...battery.pack, health: null } });
+  const learnt = learntOf(battery);
+  const { say } = useWriter();
+  const advice = learnt && packAdvice(learnt);
   return (
-    <QuantityField
-      bare
-      quantity={ranges.battery.health}
-      label={`Health of ${battery.label}`}
-      value={battery.pack.health ?? null}
-      assumed={Number(assumed.toFixed(2))}
-      onChange={(health) => changePack({ health }, 'health')}
-    />
+    <>
+      <QuantityField
+        bare
+        quantity={ranges.battery.health}
+        label={`Health of ${battery.label}`}
+        value={battery.pack.health ?? null}
+        assumed={Number(assumed.toFixed(2))}
+        onChange={(health) => changePack({ health }, 'health')}
+      />
+      {learnt && (
+        <small>
+          {battery.pack.health == null
+            ? `learnt, ${healthInWords(learnt.health)}`
+            : `yours counts; flights say ${healthInWords(learnt.health)}`}
+        </small>
+      )}
+      {advice && (
+        <small className={advice.code === 'gives-less' ? styles.act : undefined}>{say(advice)}</small>
+      )}
+    </>
   );
 }
 

@@ -65,7 +65,10 @@ export function guesses(say: Writer['say']): Guess[] {
     return {
       name,
       value: unit || prior.value !== 1 ? number(prior.value) : '× 1',
-      spread: prior.kind === 'relative' ? `±${Math.round(prior.spread * 100)} %` : `±${number(prior.spread)}`,
+      spread:
+        prior.kind === 'relative'
+          ? `±${Number((prior.spread * 100).toPrecision(2))} %`
+          : `±${number(prior.spread)}`,
       because: because.replace(/^assumed: /, ''),
       better:
         prior.betterBy === null ? 'Nothing does: it stays in doubt' : waysToKnow[prior.betterBy as WayToKnow],

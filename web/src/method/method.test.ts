@@ -6,6 +6,7 @@ import {
   metricUnits,
   powerCurve,
   priors,
+  speedGuesses,
   toldInSi,
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
@@ -18,8 +19,9 @@ import { stepsOf } from './steps';
 
 test('every guess of the model is named, with a value, a spread and what would teach it', () => {
   const rows = guesses(writerOf(metricUnits).say);
-  // A health is one unknown, told as the three guesses behind it.
-  expect(rows).toHaveLength(Object.keys(priors).length - 1 + Object.keys(healthGuesses).length);
+  // A health is one unknown, told as the three guesses behind it; a flight’s own speed another, told as two.
+  const behind = Object.keys(healthGuesses).length + Object.keys(speedGuesses).length;
+  expect(rows).toHaveLength(Object.keys(priors).length - 2 + behind);
   expect(new Set(rows.map(({ name }) => name)).size).toBe(rows.length);
   for (const row of rows) {
     expect(Object.values(row).join(' ')).not.toMatch(/NaN|undefined/);

@@ -14,13 +14,13 @@ import {
   spec,
 } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
+import { basisInWords } from '../answers/trust';
 import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { packAtTheHour } from '../state/atTheHour';
 import { flightFromHome } from '../state/home';
 import { Bar } from './Bar';
 import styles from './Ledger.module.css';
-import { basisInWords } from './Trust';
 
 interface Props {
   readonly estimate: Estimate;

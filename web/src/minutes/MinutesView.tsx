@@ -13,6 +13,7 @@ import {
 } from '@acorn-tally/core';
 import { memo, useDeferredValue, useMemo } from 'react';
 import { shownPlan } from '../answers/planned';
+import { trustInWords } from '../answers/trust';
 import { type DrawnAnswers, useDrawnAnswers } from '../answers/useBands';
 import { type BatteryEstimate, requestFor, useEstimates } from '../answers/useEstimates';
 import { TallyLegend } from '../charts/Tally';
@@ -25,7 +26,6 @@ import { useKeys } from '../parts/keys';
 import { NoneFlown } from '../parts/NoneFlown';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
-import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
@@ -73,9 +73,9 @@ function MinutesDesk({ aircraft, conditions }: DeskProps) {
   const trust = useMemo(
     () =>
       band && battery ? (
-        <Trust label={battery.label} band={band} basis={beliefAbout(aircraft).known.basis} />
+        <Trust battery={battery} band={band} aircraft={aircraft} conditions={conditions} />
       ) : null,
-    [band, battery, aircraft],
+    [band, battery, aircraft, conditions],
   );
   return (
     <Desk
@@ -120,7 +120,9 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
         old={!drawn.fresh}
         end={!isPhone && <TallyLegend />}
       >
-        {drawn.trouble ? `No band: ${drawn.trouble}` : sureInWords(aircraft.policy, aircraft.spec)}
+        {drawn.trouble
+          ? `No band: ${drawn.trouble}`
+          : `${sureInWords(aircraft.policy, aircraft.spec)}, ${trustInWords(aircraft)}`}
       </Headline>
       <FlightCautions
         aircraft={aircraft}

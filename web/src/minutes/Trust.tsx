@@ -1,38 +1,42 @@
-import { type Band, type Basis, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
+import {
+  type AircraftRecord,
+  type Band,
+  type BatteryRecord,
+  type DayAtPlace,
+  minutesAndSeconds,
+} from '@acorn-tally/core';
+import { lazy, Suspense } from 'react';
+import { basisInWords } from '../answers/trust';
 import { inHundred } from '../fields/percent';
 import { Chosen } from '../parts/Desk';
-import { Note } from '../parts/Note';
+import { beliefAbout } from '../state/belief';
 import styles from './Trust.module.css';
 
+const Gain = lazy(() => import('./Gain'));
+
 interface Props {
-  readonly label: string;
+  readonly battery: BatteryRecord;
   readonly band: Band;
-  readonly basis: Basis;
+  readonly aircraft: AircraftRecord;
+  readonly conditions: DayAtPlace;
 }
 
 /** How sure the minutes are, what they rest on, and what would gain some. */
-export function Trust({ label, band, basis }: Props) {
+export function Trust({ battery, band, aircraft, conditions }: Props) {
   const { p10, p90 } = band.usableS;
-  const [first] = band.sensitivity;
   return (
     <Chosen title="How sure">
       <dl className={styles.trust}>
         <div>
-          <dt>{label}, eight in ten</dt>
+          <dt>{battery.label}, eight in ten</dt>
           <dd>
             {minutesAndSeconds(p10)}–{minutesAndSeconds(p90)}
           </dd>
         </div>
         <div>
           <dt>Basis</dt>
-          <dd>{basisInWords(basis)}</dd>
+          <dd>{basisInWords(beliefAbout(aircraft).known.basis)}</dd>
         </div>
-        {first && (
-          <div>
-            <dt>{waysToKnow[first.input]}</dt>
-            <dd className={styles.gain}>gains {minutesAndSeconds(first.seconds)}</dd>
-          </div>
-        )}
         {band.chanceImpossible >= 0.01 && (
           <div>
             <dt className={styles.danger}>Does not come home in</dt>
@@ -40,13 +44,9 @@ export function Trust({ label, band, basis }: Props) {
           </div>
         )}
       </dl>
-      {first && <Note>What you find out turns hollow strokes solid.</Note>}
+      <Suspense fallback={null}>
+        <Gain battery={battery} band={band} aircraft={aircraft} conditions={conditions} />
+      </Suspense>
     </Chosen>
   );
-}
-
-/** "the box only", "nine flights". */
-export function basisInWords(basis: Basis): string {
-  if (basis.source === 'box') return 'the box only';
-  return `${basis.flights} ${basis.flights === 1 ? 'flight' : 'flights'}`;
 }

@@ -58,3 +58,14 @@ export const placeNames: Record<KeptPlace, string> = {
 export function classInWords({ spec, what }: ClassTemplate, write: Writer['write']): string {
   return `${write('mass', spec.takeoffMassKg)} ${what}`;
 }
+
+/** A health with its spread, as flights taught it: "91 % ±3". */
+export function healthInWords({
+  value,
+  spread,
+}: {
+  readonly value: number;
+  readonly spread: number;
+}): string {
+  return `${Math.round(value * 100)} % ±${Math.max(1, Math.round(spread * 100))}`;
+}

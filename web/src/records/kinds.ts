@@ -4,13 +4,18 @@ import {
   type KeptRecord,
   type Kind,
   kinds,
+  type ListedFit,
   type ListedTest,
 } from '@acorn-tally/core';
 
 export type { Content, Kind } from '@acorn-tally/core';
 
-/** A record as it is shown. The estimate frozen with a flight is read by itself. */
-export type RecordOf<K extends Kind> = K extends 'testFlights' ? ListedTest : KeptRecord<K>;
+/** A record as it is shown. The estimate frozen with a flight is read by itself; what came of each flight of a fit follows again. */
+export type RecordOf<K extends Kind> = K extends 'testFlights'
+  ? ListedTest
+  : K extends 'fits'
+    ? ListedFit
+    : KeptRecord<K>;
 export type AnyRecord = RecordOf<Kind>;
 export type Data = { readonly [K in Kind]: readonly RecordOf<K>[] };
 

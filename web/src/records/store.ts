@@ -23,7 +23,7 @@ import type { Surroundings, Tidings } from './surroundings';
 import { type Base, saysTheSame, waitingAfter } from './waiting';
 
 /** Minutes are reckoned from these; they are read first. */
-const firstKinds: readonly Kind[] = ['places', 'days', 'aircraft', 'batteries'];
+const firstKinds: readonly Kind[] = ['places', 'days', 'aircraft', 'batteries', 'fits'];
 const otherKinds = kinds.filter((kind) => !firstKinds.includes(kind));
 
 /** All records as they are shown, and the one way to change them. */

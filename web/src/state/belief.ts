@@ -7,8 +7,12 @@ import {
   fromTheBox,
   healthOf,
   type Knowledge,
+  knowledgeFrom,
+  type ListedFit,
+  modelVersion,
   noDraws,
 } from '@acorn-tally/core';
+import { useRecords } from '../records/records';
 
 /** What is known of an aircraft, and its middle for what follows the hand; the draws are the workers'. */
 export interface Believed {
@@ -17,11 +21,33 @@ export interface Believed {
 }
 
 /** From the box alone, whichever aircraft: no flight has taught anything yet. */
-const boxOnly: Believed = { known: fromTheBox, middle: beliefFrom(fromTheBox, noDraws) };
+const boxOnly = believing(fromTheBox);
 
-/** What is believed of an aircraft; where there is none, what is true of any. */
-export function beliefAbout(_aircraft: { readonly id: string } | null): Believed {
-  return boxOnly;
+/** What fits made, by fit: they never change. */
+const byFit = new Map<string, Believed>();
+
+function believing(known: Knowledge): Believed {
+  return { known, middle: beliefFrom(known, noDraws) };
+}
+
+/** The current fit of an aircraft; null where it flies from the box, or the fit was made with other laws. */
+export function currentFit(aircraftId: string): ListedFit | null {
+  const { aircraft, fits } = useRecords.getState();
+  const id = aircraft.find((one) => one.id === aircraftId)?.currentFitId;
+  const fit = id ? fits.find((one) => one.id === id && one.aircraftId === aircraftId) : undefined;
+  return fit?.fit.modelVersion === modelVersion ? fit : null;
+}
+
+/** What is believed of an aircraft by its current fit; where there is none, what is true of any. */
+export function beliefAbout(aircraft: { readonly id: string } | null): Believed {
+  const record = aircraft && currentFit(aircraft.id);
+  return record ? beliefBy(record) : boxOnly;
+}
+
+export function beliefBy({ id, fit }: ListedFit): Believed {
+  const believed = byFit.get(id) ?? believing(knowledgeFrom({ ...fit, id }));
+  byFit.set(id, believed);
+  return believed;
 }
 
 /** The likeliest constants of an aircraft, for what is told without draws. */
@@ -33,4 +59,10 @@ export function likeliest(aircraftId: string): Coefficients {
 export function believedHealth({ id, aircraftId, pack }: BatteryRecord): number {
   const { middle } = beliefAbout({ id: aircraftId }).middle;
   return healthOf(pack, coefficientsFor(middle, id, pack).healthDeviations);
+}
+
+/** What the current fit says of a pack, whatever was typed; null where no flight of it taught anything. */
+export function learntOf({ id, aircraftId }: Pick<BatteryRecord, 'id' | 'aircraftId'>) {
+  const pack = currentFit(aircraftId)?.fit.batteries.find((one) => one.id === id);
+  return pack && pack.learned > 0 ? pack : null;
 }

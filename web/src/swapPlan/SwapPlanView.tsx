@@ -7,6 +7,7 @@ import {
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { trustInWords } from '../answers/trust';
 import { Say } from '../fields/Say';
 import { Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
@@ -128,7 +129,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProp
         title={plan.value?.ok ? planHeadline(plan.value.value, shoot.shots.length) : 'Placing the shots …'}
         old={!plan.fresh}
       >
-        {shoot.name} · {aircraft.name}
+        {shoot.name} · {aircraft.name}, {trustInWords(aircraft)}
       </Headline>
       <OtherDay conditions={conditions} />
       {children}

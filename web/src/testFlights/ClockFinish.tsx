@@ -79,7 +79,7 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
       note: note.trim() || null,
       liftOff: card?.ticked ?? null,
     };
-    const request = requestForTest(test, flown.spec, battery.pack, plan.weather);
+    const request = requestForTest(test, flown.spec, battery.pack, plan.weather, battery.id);
     const outcome = outcomeMeanwhile(content, request, beliefAbout(flown).middle, Date.now());
     const saved = fresh('testFlights', content, { outcome });
     doAll(

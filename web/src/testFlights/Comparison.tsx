@@ -17,13 +17,14 @@ import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
+import { howFlown } from '../parts/testWords';
 import { Wide } from '../parts/Wide';
 import { beliefAbout } from '../state/belief';
 import { signWords } from './signWords';
 import styles from './TestDetail.module.css';
 import { useFrozen } from './useFrozen';
 import type { TestRow } from './useTests';
-import { howFlown, nameOf } from './words';
+import { nameOf } from './words';
 
 const CompareChart = lazyChart(() => import('./CompareChart').then((module) => module.CompareChart));
 

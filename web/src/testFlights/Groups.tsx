@@ -5,10 +5,10 @@ import { percent } from '../fields/percent';
 import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
+import { howFlown } from '../parts/testWords';
 import { Wide } from '../parts/Wide';
 import { useRecords } from '../records/records';
 import type { TestRow } from './useTests';
-import { howFlown } from './words';
 
 interface ByKindProps {
   readonly rows: readonly TestRow[];

@@ -4,10 +4,10 @@ import { Checkbox } from '@mantine/core';
 import { ChoiceField } from '../fields/ChoiceField';
 import { percent } from '../fields/percent';
 import { Note } from '../parts/Note';
+import { isHover, patternNames } from '../parts/testWords';
 import { Wrong } from '../parts/Wrong';
 import styles from './ImportPanel.module.css';
 import { type Keeping, type ReadFlight, testRead } from './imported';
-import { isHover, patternNames } from './words';
 
 interface ImportedFlightProps {
   readonly flight: ReadFlight;

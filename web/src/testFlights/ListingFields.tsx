@@ -2,10 +2,10 @@ import { testPatterns } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Fields } from '../parts/Fields';
+import { patternNames } from '../parts/testWords';
 import { useRecords } from '../records/records';
 import { type Listing, orders, whichTests } from './filter';
 import type { TestRow } from './useTests';
-import { patternNames } from './words';
 
 interface Props {
   readonly rows: readonly TestRow[];

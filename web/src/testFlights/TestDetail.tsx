@@ -11,6 +11,7 @@ import { Button, Skeleton, Table } from '@mantine/core';
 import { IconHelp } from '@tabler/icons-react';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { basisInWords } from '../answers/trust';
 import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
@@ -21,6 +22,7 @@ import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { saveFile } from '../parts/saveFile';
+import { howFlown } from '../parts/testWords';
 import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
@@ -35,7 +37,7 @@ import styles from './TestDetail.module.css';
 import { useFrozen } from './useFrozen';
 import type { TestRow } from './useTests';
 import { WhatWasRead } from './WhatWasRead';
-import { howFlown, missInWords } from './words';
+import { missInWords } from './words';
 
 const TestChart = lazyChart(() => import('./TestChart').then((module) => module.TestChart));
 
@@ -89,6 +91,12 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
             record={record}
             name={`test ${label} ${clock.format(record.flownAt, 'YYYY-MM-DD HHmm')}`}
           />
+        </Note>
+      )}
+      {estimate?.answer?.basis && (
+        <Note>
+          Its estimate was made from {basisInWords(estimate.answer.basis)}
+          {estimate.answer.basis.source === 'fit' && <FitNamed fitId={estimate.answer.basis.fitId} />}.
         </Note>
       )}
       {record.estimatedAt && (
@@ -147,6 +155,15 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
       </div>
     </>
   );
+}
+
+/** Of which day the fit was; it may have been removed since. */
+function FitNamed({ fitId }: { readonly fitId: string }) {
+  const fit = useRecords((state) => state.fits.find(({ id }) => id === fitId));
+  const clock = useClock();
+  return fit
+    ? `, by the fit of ${clock.format(fit.madeAt, 'D MMM YYYY, HH:mm')}`
+    : ', by a fit that was removed';
 }
 
 /** What is odd about a test, asked before it counts. */

@@ -24,6 +24,7 @@ import { Switch } from '../fields/Switch';
 import { TextField } from '../fields/TextField';
 import { Note } from '../parts/Note';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
+import { isHover, patternNames } from '../parts/testWords';
 import { making, removing } from '../records/changes';
 import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
@@ -35,7 +36,6 @@ import { useDraft } from '../state/drafts';
 import { cardOf } from '../state/liftOff';
 import { useWriter } from '../state/units';
 import { afterReadings, againstStart, type Draft, draftOf, emptyDraft, needed, testOf } from './testDraft';
-import { isHover, patternNames } from './words';
 
 /** Records a test that was flown; what was typed stays until it is saved, also when the drawer is closed. */
 export function TestDrawer({ opened, onClose }: PanelProps) {
@@ -139,7 +139,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       const estimatedAt = madeAnew === 'anew' ? new Date().toISOString() : (edits.estimatedAt ?? null);
       const change = { batteryId, flownAt, test, note: note.trim() || null, estimatedAt };
       const whole = { ...edits, ...change };
-      const asKept = requestForTest(test, aircraft.spec, chosen.pack, weather);
+      const asKept = requestForTest(test, aircraft.spec, chosen.pack, weather, batteryId);
       const outcome = outcomeMeanwhile(whole, asKept, beliefAbout(aircraft).middle, Date.now());
       edit('testFlights', edits.id, { ...change, outcome } as Partial<TestFlightContent>, 'changing a test');
       return finish(edits.id);
@@ -154,7 +154,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       note: note.trim() || null,
       liftOff: card?.ticked ?? null,
     };
-    const request = requestForTest(test, aircraft.spec, chosen.pack, weather);
+    const request = requestForTest(test, aircraft.spec, chosen.pack, weather, batteryId);
     const { middle } = beliefAbout(aircraft);
     const saved = fresh('testFlights', content, {
       outcome: outcomeMeanwhile(content, request, middle, Date.now()),

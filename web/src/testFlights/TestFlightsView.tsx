@@ -9,8 +9,10 @@ import { Chosen, Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
+import { howFlown } from '../parts/testWords';
 import { usePhone } from '../parts/usePhone';
 import { useTouched } from '../parts/useTouched';
+import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
@@ -19,10 +21,11 @@ import { Comparison } from './Comparison';
 import { everyTest, listed } from './filter';
 import { ByBattery, ByKind } from './Groups';
 import { ListingFields } from './ListingFields';
+import { Taught } from './Taught';
 import { TestDetail } from './TestDetail';
 import styles from './TestFlightsView.module.css';
 import { type TestRow, useTests } from './useTests';
-import { howFlown, missInWords } from './words';
+import { missInWords } from './words';
 
 const ImportPanel = lazy(() => import('./ImportPanel').then((module) => ({ default: module.ImportPanel })));
 
@@ -44,6 +47,7 @@ export function TestFlightsView() {
   const shown = useMemo(() => listed(rows, listing), [rows, listing]);
   const compared = comparedIds.flatMap((id) => rows.find(({ record }) => record.id === id) ?? []);
   const chosen = rows.find(({ record }) => record.id === testFlightId) ?? rows[0] ?? null;
+  const flown = useRecords((state) => state.aircraft.find(({ id }) => id === chosen?.record.aircraftId));
   const compare = (id: string) =>
     setCompared((ids) =>
       ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id].slice(-mostCompared),
@@ -112,6 +116,7 @@ export function TestFlightsView() {
       ) : chosen ? (
         <>
           <TestDetail key={chosen.record.id} row={chosen} />
+          {flown && <Taught key={flown.id} aircraft={flown} rows={rows} />}
           <AllFlights rows={rows} />
           <div className={styles.groups}>
             <ByKind

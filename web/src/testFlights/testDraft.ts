@@ -11,9 +11,9 @@ import {
   type TestPattern,
   testFlightProblem,
 } from '@acorn-tally/core';
+import { isHover } from '../parts/testWords';
 import { packAtTheHour } from '../state/atTheHour';
 import { clockAt } from '../state/clock';
-import { isHover } from './words';
 
 /** The numbers of a test while they are being typed: null is not typed yet. */
 export interface Draft {

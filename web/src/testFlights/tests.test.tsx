@@ -9,10 +9,11 @@ import {
 } from '@acorn-tally/core';
 import { cleanup, renderHook } from '@testing-library/react';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
+import { howFlown } from '../parts/testWords';
 import { useRecords } from '../records/records';
 import { jay, jay1, jayRequest } from '../testing/jay';
 import { medianMiss, useTests } from './useTests';
-import { howFlown, missInWords } from './words';
+import { missInWords } from './words';
 
 const estimate = frozenEstimate(jayRequest, boxDrawn(16));
 const lastsS = estimate.answer?.curve.at(-1)?.timeS ?? 0;

@@ -28,7 +28,10 @@ export function useExpected(
   const { known, middle } = beliefAbout(aircraft);
   const key = JSON.stringify([test, aircraft.spec, battery.pack, weather]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the request is all that is in the key
-  const request = useMemo(() => requestForTest(test, aircraft.spec, battery.pack, weather), [key]);
+  const request = useMemo(
+    () => requestForTest(test, aircraft.spec, battery.pack, weather, battery.id),
+    [key],
+  );
   const flown = useMemo(() => estimate(request, middle), [request, middle]);
   const requests = useMemo(() => (flown.ok ? [request] : []), [flown, request]);
   const { value, fresh } = useBandsOf(requests, known);

@@ -7,6 +7,7 @@ import {
   type TestQuestion,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
+import { openQuestions } from '../answers/counted';
 import { useRecords } from '../records/records';
 
 export interface TestRow {
@@ -35,12 +36,6 @@ export function useTests(): readonly TestRow[] {
     });
     return rows.sort((a, b) => compareInstants(b.record.flownAt, a.record.flownAt));
   }, [testFlights, batteries]);
-}
-
-/** The questions about a test that were not answered; none about one that is left out anyway. */
-function openQuestions({ excludedReason, confirmed, outcome }: ListedTest): TestQuestion[] {
-  if (excludedReason) return [];
-  return outcome.questions.filter(({ code }) => !confirmed?.includes(code));
 }
 
 /** Half of the flights missed by less than this; null while none counts. */

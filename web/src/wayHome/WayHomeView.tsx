@@ -15,6 +15,7 @@ import {
 import { IconAlertTriangle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo } from 'react';
 import { bearing } from '../answers/air';
+import { trustInWords } from '../answers/trust';
 import { percent, shareInWords, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { AddBattery } from '../parts/AddBattery';
@@ -194,7 +195,7 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
         }
       >
         {where}: turned there, {shareInWords(confidenceOf(aircraft.policy))} flights land with{' '}
-        {percent(reserveOf(aircraft))}
+        {percent(reserveOf(aircraft))}, {trustInWords(aircraft)}
       </Headline>
       {drift !== undefined ? (
         <div className={styles.now}>

@@ -43,15 +43,18 @@ export function useLogReader(): Reader {
         stop();
       };
       let toldAt = 0;
+      // How far it is comes by a way of its own, and may come after the answer.
+      let isAnswered = false;
       const tell = (share: number) => {
         // A few times a second is enough for the eye.
-        if (!isCurrent() || performance.now() - toldAt < 150) return;
+        if (!isCurrent() || isAnswered || performance.now() - toldAt < 150) return;
         toldAt = performance.now();
         setProgress(share);
       };
       remote.read([...from], reading, proxy(tell)).then(
         (found) => {
           if (!isCurrent()) return;
+          isAnswered = true;
           // It lives on with the samples, until they are asked for or it is left.
           setFiles(found);
           setProgress(null);
