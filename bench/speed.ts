@@ -1,4 +1,11 @@
 import { boxBelief, boxDrawn } from '../core/fixtures/beliefs';
+import {
+  rough,
+  SyntheticAircraft,
+  type SyntheticFlight,
+  synthetic,
+  taughtBy,
+} from '../core/fixtures/calibrationWorlds';
 import { flightTimeByGeneralSolverS } from '../core/fixtures/generalSolver';
 import { jayWith } from '../core/fixtures/jay';
 import { cellsOf } from '../core/src/battery/cells';
@@ -6,13 +13,17 @@ import { drawnFlights } from '../core/src/estimate/drawnFlights';
 import { drain, endOf } from '../core/src/flight/drain';
 import {
   bandOf,
+  bandsOf,
+  beliefFrom,
   estimate,
   estimateInFull,
   estimateWithLedger,
+  fitOf,
   median,
   planSwaps,
   reachOf,
   situationOf,
+  usualDraws,
 } from '../core/src/index';
 
 /** What each answer costs, as a ratio to one solve by a general solver in the same run; no times, which differ by machine. */
@@ -56,12 +67,26 @@ const shoot = {
   })),
   swapTimeS: 270,
 };
+const jayFlown = new SyntheticAircraft(7, rough);
+const nine = synthetic(Array.from({ length: 9 }, () => jayFlown.fly(['hover', 'slow', 'fast'])));
+/** Sixty logged flights, each with twenty steps of its gauge. */
+const sixty = synthetic(Array.from({ length: 60 }, () => inTwenty(jayFlown.fly(['hover', 'slow', 'fast']))));
+const learnt = beliefFrom(
+  taughtBy(Array.from({ length: 9 }, () => jayFlown.fly(['hover', 'fast']))),
+  usualDraws,
+);
+const withIds = six.map((one, i) => ({ ...one, batteryId: `pack-${(i % 4) + 1}` }));
 const generalS = flightTimeByGeneralSolverS(cells, powerW, 5, start);
 const oursS = endOf(drain(cells, powerW, 5, start))?.timeS ?? 0;
 const work = {
   general: () => flightTimeByGeneralSolverS(cells, powerW, 5, start),
   drain: () => drain(cells, powerW, 5, start),
   estimate: () => estimate(request, boxBelief),
+  full: () => estimateInFull(request, boxBelief),
+  fitNine: () => fitOf(nine),
+  fitSixty: () => fitOf(sixty),
+  bands: () => bandsOf(withIds, boxBelief),
+  bandsLearnt: () => bandsOf(withIds, learnt),
   reach: () => {
     const situation = situationOf(outThere, boxBelief.middle);
     return situation.ok && reachOf(situation.value);
@@ -76,9 +101,33 @@ const work = {
   },
 };
 
+/** A flight with a reading at every 3.75 %, straight between those it has. */
+function inTwenty(flown: SyntheticFlight): SyntheticFlight {
+  const at = (charge: number) => {
+    const after = flown.gauges.findIndex((gauge) => gauge <= charge + 1e-9);
+    const [g0, g1] = [flown.gauges[after - 1] ?? 0.99, flown.gauges[after] as number];
+    const [t0, t1] = [flown.shownS[after - 1] ?? 0, flown.shownS[after] as number];
+    return { charge, timeS: t0 + ((t1 - t0) * (g0 - charge)) / (g0 - g1) };
+  };
+  const checkpoints = Array.from({ length: 20 }, (_, i) => at(0.95 - 0.0375 * i));
+  return { ...flown, flight: { ...flown.flight, checkpoints } };
+}
+
 /** Nanoseconds of one piece of work: rounds of all pieces in turn, so that a busy machine slows them alike. */
 function costs(): Record<keyof typeof work, number> {
-  const repeats = { general: 40, drain: 4000, estimate: 40, reach: 10, plan: 1, six: 1 };
+  const repeats = {
+    general: 40,
+    drain: 4000,
+    estimate: 40,
+    full: 1,
+    fitNine: 1,
+    fitSixty: 1,
+    bands: 1,
+    bandsLearnt: 1,
+    reach: 10,
+    plan: 1,
+    six: 1,
+  };
   const names = Object.keys(work) as (keyof typeof work)[];
   const found = Object.fromEntries(names.map((name) => [name, [] as number[]])) as Record<
     keyof typeof work,
@@ -134,6 +183,22 @@ row(
   'at most 400 ×',
 );
 row('reach in 72 directions, in estimates', `${(cost.reach / cost.estimate).toFixed(1)} ×`, 'under 30 ×');
+row(
+  'a fit of nine flights with five readings, in estimates with their band',
+  `${(cost.fitNine / cost.full).toFixed(1)} ×`,
+  'under 100 ×',
+);
+row('the same in middle estimates', `${(cost.fitNine / cost.estimate).toFixed(0)} ×`, 'reported');
+row(
+  'a fit of sixty with twenty, in estimates with their band',
+  `${(cost.fitSixty / cost.full).toFixed(0)} ×`,
+  'reported',
+);
+row(
+  'bands of six batteries with a fit, against those from the box',
+  `${(cost.bandsLearnt / cost.bands).toFixed(2)} ×`,
+  'about 1 ×',
+);
 const growthMb = heapGrowthMb();
 row(
   'heap after 1,000 more estimates',

@@ -31,15 +31,15 @@ test('a view that cannot be drawn says so, the rest works on, and what was typed
   await page.unroute(path);
   await page.getByRole('link', { name: 'Test flights' }).click();
   await page.getByRole('button', { name: 'Load the page anew' }).click();
-  await expect(page.getByText('flights that count')).toBeVisible();
+  await expect(page.getByText('flights count')).toBeVisible();
   await page.keyboard.press('t');
   await expect(note).toHaveValue('over the dam');
 });
 
 test('a test that cannot be is asked about, and counts only once it is answered', async ({ app, page }) => {
   await page.goto(`${app.url}/test-flights`);
-  const counted = page.locator('dt:text("flights that count") + dd');
-  await expect(counted).toHaveText('8 of 9');
+  const counted = page.getByText(/^\d+ of \d+ flights count/);
+  await expect(counted).toContainText('8 of 9 flights');
   await page.keyboard.press('t');
   const form = page.getByRole('dialog');
   await form.getByLabel('Time in the air').fill('100:00');
@@ -49,12 +49,12 @@ test('a test that cannot be is asked about, and counts only once it is answered'
   await form.getByRole('button', { name: 'Keep this test' }).click();
   const questions = page.getByRole('list', { name: 'Asked before it counts' });
   await expect(questions).toBeVisible();
-  await expect(counted).toHaveText('8 of 10');
+  await expect(counted).toContainText('8 of 10 flights');
   const asked = await questions.getByRole('listitem').count();
   for (let i = 0; i < asked; i++) await questions.getByRole('button').first().click();
   await expect(questions).toHaveCount(0);
-  await expect(counted).toHaveText('9 of 10');
+  await expect(counted).toContainText('9 of 10 flights');
   await page.keyboard.press('Control+z');
   await expect(questions).toBeVisible();
-  await expect(counted).toHaveText('8 of 10');
+  await expect(counted).toContainText('8 of 10 flights');
 });

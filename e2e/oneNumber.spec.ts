@@ -98,7 +98,7 @@ test('the ledger sums to the large number with what is kept for doubt as its las
     new RegExp(`^${Math.round((rows[0] ?? 0) / 60)} min to spend, \\d+ min kept for doubt`),
   );
   // And what a test would gain is said in minutes.
-  await expect(page.locator('.Trust_trust')).toContainText(/gains \d:\d\d/);
+  await expect(page.locator('.Trust_more')).toContainText(/gains \d:\d\d/);
   await page.getByRole('radio', { name: 'Measure next' }).check();
   await expect(page.getByText(/To plan on, you would gain about/)).toBeVisible();
 });

@@ -19,6 +19,16 @@ const views: readonly {
     prepare: (page) => page.getByRole('button', { name: /^Jay 1 · low hover/ }).click(),
   },
   {
+    name: 'taught',
+    path: '/test-flights',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Jay 4 · low hover/ }).click();
+      await page.getByRole('button', { name: 'Use what they taught' }).waitFor();
+      await page.getByText(/^Jay 1: /).waitFor();
+      await page.locator('#taught').evaluate((section) => section.scrollIntoView());
+    },
+  },
+  {
     name: 'comparison',
     path: '/test-flights',
     prepare: async (page) => {

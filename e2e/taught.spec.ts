@@ -100,7 +100,7 @@ test('who wants it has new flights used at once, and can take that back; by keys
 }) => {
   await page.goto(`${app.url}/test-flights`);
   await page.getByRole('button', { name: /^Jay 4 · low hover/ }).click();
-  const atOnce = page.getByRole('switch', { name: 'Use new flights at once' });
+  const atOnce = page.getByRole('checkbox', { name: 'Use new flights at once' });
   await atOnce.focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('in use', { exact: true }).first()).toBeVisible({ timeout: 20_000 });
@@ -122,12 +122,22 @@ test('Kit shows what flights taught of a pack with its spread, and a health type
   await page.getByRole('button', { name: 'Use what they taught' }).click();
   await page.keyboard.press('k');
   const row = page.getByRole('row').filter({ has: page.getByLabel('Health of Jay 1', { exact: true }) });
-  await expect(row).toContainText(/learnt, \d+ % ±\d/);
-  await expect(row).toContainText('as much as the others');
-  const before = await row.getByText(/learnt/).innerText();
-  await page.getByLabel('Health of Jay 1', { exact: true }).fill('88');
+  await expect(row).toContainText(/learnt ±\d/);
+  const health = page.getByLabel('Health of Jay 1', { exact: true });
+  const learnt = await health.getAttribute('placeholder');
+  await health.fill('88');
   await page.keyboard.press('Enter');
-  await expect(row).toContainText(before.replace('learnt,', 'yours counts; flights say'));
+  await expect(row).toContainText(new RegExp(`flights: ${learnt} % ±\\d`));
+  await row.getByRole('button', { name: /Jay 1/ }).last().click();
+  await expect(page.getByText('Health as flights taught it')).toContainText(
+    'A health of your own counts before it.',
+  );
+});
+
+test('from Minutes one comes to what flights of that aircraft teach', async ({ app, page }) => {
+  await page.goto(`${app.url}/minutes`);
+  await page.getByRole('link', { name: 'See what they teach' }).click();
+  await expect(page.getByRole('heading', { name: 'What these six flights of Jay taught' })).toBeInViewport();
 });
 
 test('what is being learnt can be stopped, and flights that contradict each other are answered in words', async ({

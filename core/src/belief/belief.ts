@@ -109,8 +109,21 @@ function taught(learned: Learned | null, normals: Readonly<Record<string, number
 
 /** The world some deviations away from the middle of the priors; none where they name none. */
 export function worldAt(deviations: Readonly<Record<string, number>>): World {
-  const values = priorNames.map((name) => [name, drawn(priors[name] as Assumed, deviations[name] ?? 0)]);
-  return { deviations, coefficients: Object.fromEntries(values) as Coefficients };
+  // Name by name: some hundreds are made for a fit, and thousands for a band.
+  const coefficients = {} as Record<PriorName, number>;
+  for (const name of priorNames) coefficients[name] = drawn(priors[name] as Assumed, deviations[name] ?? 0);
+  return { deviations, coefficients };
+}
+
+/** The same world with some of its deviations otherwise. */
+export function worldMoved(
+  { deviations, coefficients }: World,
+  to: Partial<Record<PriorName, number>>,
+): World {
+  const moved = { ...coefficients } as Record<PriorName, number>;
+  for (const name of Object.keys(to) as PriorName[])
+    moved[name] = drawn(priors[name] as Assumed, to[name] ?? 0);
+  return { deviations: { ...deviations, ...to }, coefficients: moved };
 }
 
 /**

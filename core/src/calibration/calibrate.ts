@@ -1,11 +1,19 @@
 import type { Aircraft } from '../aircraft/aircraft';
-import type { UnknownName, World } from '../belief/belief';
+import type { UnknownName } from '../belief/belief';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { type NoiseLaw, usualNoise } from './flightNoise';
 import { type Posterior, posteriorOf } from './posterior';
-import { Boxes, type CalibrationFlight, logTimes, type ReadyFlight, readyFlight } from './predicted';
-import { type Found, type Progress, search } from './search';
-import { learnable, type PackAsKept, unknownsOf, worldOf } from './unknowns';
+import { type CalibrationFlight, readyFlight } from './predicted';
+import {
+  about,
+  type FittedFlight,
+  type Found,
+  type LinearFlight,
+  logTimesOf,
+  type Progress,
+  search,
+} from './search';
+import { learnable, type PackAsKept, unknownsOf } from './unknowns';
 
 /** Of one aircraft; some three seconds' work. */
 export const mostFlightsOfFit = 200;
@@ -22,10 +30,19 @@ export interface CalibrationRequest {
 export const leftAside = ['no-reading', 'cannot-be-flown'] as const;
 export type LeftAside = (typeof leftAside)[number];
 
+/** A flight as the fit has it and as the box alone has it. */
+export interface KnownFlight {
+  readonly id: string;
+  readonly counts: boolean;
+  readonly linear: LinearFlight;
+  readonly fromTheBox: LinearFlight;
+}
+
 export interface Calibrated {
   readonly names: readonly UnknownName[];
   readonly found: Found;
   readonly posterior: Posterior;
+  readonly flights: readonly KnownFlight[];
   readonly aside: readonly { readonly id: string; readonly why: LeftAside }[];
 }
 
@@ -39,41 +56,52 @@ export function calibrated(
   noiseOf: NoiseLaw = usualNoise,
   progress?: Progress,
 ): Outcome<Calibrated> {
+  const flownIds = batteries.map(({ id }) => id).filter((id) => flights.some((one) => one.batteryId === id));
+  const names = unknownsOf(flownIds);
+  const fromTheBox = names.map(() => 0);
   const packs = new Map(batteries.map((pack) => [pack.id, pack]));
   const aside: { id: string; why: LeftAside }[] = [];
-  const middle = worldOf(
-    learnable.map(() => 0),
-    null,
-  );
-  const boxes = new Boxes(middle);
   const usable = flights.flatMap((flight) => {
     const pack = packs.get(flight.batteryId);
     if (!pack) throw new RangeError(`No battery ${flight.batteryId} among those of the request.`);
-    const ready = readyFlight(flight, aircraft, pack);
-    const why = whyAside(ready, boxes, middle);
+    const packPlace = learnable.length + flownIds.indexOf(pack.id);
+    const ready = { ...readyFlight(flight, aircraft, pack), packPlace };
+    const why = whyAside(ready, fromTheBox);
     if (why) aside.push({ id: flight.id, why });
-    return why ? [] : [{ ready, batteryId: flight.batteryId, counts: flight.excludedReason == null }];
+    return why ? [] : [{ ready, counts: flight.excludedReason == null }];
   });
-  const flownIds = batteries.map(({ id }) => id).filter((id) => usable.some((one) => one.batteryId === id));
-  const names = unknownsOf(flownIds);
-  const fitted = usable.map(({ ready, batteryId, counts }) => ({
-    ...ready,
-    counts,
-    packPlace: learnable.length + flownIds.indexOf(batteryId),
-  }));
-  if (!fitted.some(({ counts }) => counts)) {
+  const counted = usable.filter(({ counts }) => counts).map(({ ready }) => ready);
+  if (counted.length === 0) {
     return refuse(
       'nothing-to-learn',
       'No flight counts that has a reading after lift-off: there is nothing to learn from yet.',
     );
   }
-  const found = search(fitted, names.length, noiseOf, progress);
+  const found = search(counted, names.length, noiseOf, progress);
   if (!found.ok) return found;
-  const posterior = posteriorOf(found.value.mode, found.value.flights);
-  return success({ names, found: found.value, posterior, aside });
+  const { mode } = found.value;
+  const known = counted.map(({ id }, i) => ({
+    id,
+    counts: true,
+    linear: found.value.flights[i] as LinearFlight,
+    fromTheBox: found.value.fromTheBox[i] as LinearFlight,
+  }));
+  const excluded = usable.flatMap(({ ready, counts }): KnownFlight[] => {
+    if (counts) return [];
+    const [before, after] = [about([ready], fromTheBox, noiseOf), about([ready], mode, noiseOf)];
+    const [box, fit] = [before.ok ? before.value.flights[0] : null, after.ok ? after.value.flights[0] : null];
+    return box && fit ? [{ id: ready.id, counts, linear: fit, fromTheBox: box }] : [];
+  });
+  return success({
+    names,
+    found: found.value,
+    posterior: posteriorOf(mode, found.value.flights),
+    flights: [...known, ...excluded],
+    aside,
+  });
 }
 
-function whyAside(ready: ReadyFlight, boxes: Boxes, middle: World): LeftAside | null {
+function whyAside(ready: FittedFlight, fromTheBox: readonly number[]): LeftAside | null {
   if (ready.marks.length === 0) return 'no-reading';
-  return logTimes(ready, boxes.of(ready), middle).ok ? null : 'cannot-be-flown';
+  return logTimesOf([ready], fromTheBox).ok ? null : 'cannot-be-flown';
 }

@@ -7,6 +7,9 @@ import { learnedFrom } from './posterior';
 
 /** What is not symmetric to this is no covariance. */
 const symmetricWithin = 1e-9;
+/** Flights never make a prior wider, and no aircraft lies so many deviations away from it. */
+const mostVariance = 1.0001;
+const mostDeviations = 20;
 
 /**
  * The belief's part of a fit that was sent: drawn by its covariance, whatever else it says. Refused where its numbers do not go
@@ -30,11 +33,14 @@ export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: Ta
         row.length === names.length &&
         row.every((value, k) => Math.abs(value - (covariance[k]?.[i] ?? Number.NaN)) <= symmetricWithin),
     );
-  const learned = isWhole ? learnedFrom(names, mean, covariance) : null;
+  const isSane =
+    mean.every((value) => Math.abs(value) <= mostDeviations) &&
+    covariance.every((row, i) => (row[i] as number) <= mostVariance);
+  const learned = isWhole && isSane ? learnedFrom(names, mean, covariance) : null;
   if (!learned) {
     return refuse(
       'not-a-fit',
-      'The posterior of this fit is not whole: it takes as many means as names, and their covariance, symmetric and positive.',
+      'The posterior of this fit is none: it takes as many means as names, each within 20 deviations of its prior, and their covariance, symmetric, positive, and no wider than the prior.',
     );
   }
   const strange = names.find((name) => !isKnown(name));

@@ -204,41 +204,34 @@ function learntPack(
   }
 }
 
-function taughtFlights({ flights }: FitRequest, { found, aside }: Calibrated): TaughtFlight[] {
+function taughtFlights(
+  { flights }: FitRequest,
+  { found, flights: known, aside }: Calibrated,
+): TaughtFlight[] {
   const { mode } = found;
   const prior = posteriorOf(
     mode.map(() => 0),
     [],
   );
-  const counted = found.flights.filter(({ flight }) => flight.counts);
-  return flights.map(({ id, end, excludedReason }) => {
-    const place = found.flights.findIndex(({ flight }) => flight.id === id);
-    const linear = found.flights[place];
+  return flights.map(({ id, end }) => {
     const why = aside.find((one) => one.id === id)?.why ?? null;
-    const counts = linear !== undefined && excludedReason == null;
-    if (!linear) {
-      return {
-        id,
-        flownS: end.timeS,
-        counts,
-        aside: why,
-        before: null,
-        after: null,
-        leftOut: null,
-        flagged: null,
-      };
+    const flight = known.find((one) => one.id === id);
+    if (!flight) {
+      const nothing = { before: null, after: null, leftOut: null, flagged: null };
+      return { id, flownS: end.timeS, counts: false, aside: why, ...nothing };
     }
+    const { linear, counts } = flight;
     const last = linear.residuals.length - 1;
     const flownS = linear.flight.marks[last]?.timeS as number;
-    const others = counted.filter((one) => one !== linear);
-    const unseen = others.length > 0 ? without(linear, mode, found.flights) : null;
+    const hasOthers = found.flights.length > (counts ? 1 : 0);
+    const unseen = hasOthers ? without(linear, mode, found.flights) : null;
     const missFraction = Math.exp(-(linear.residuals[last] as number)) - 1;
     return {
       id,
       flownS,
       counts,
       aside: why,
-      before: told(found.fromTheBox[place] as LinearFlight, prior.mean, prior, flownS),
+      before: told(flight.fromTheBox, prior.mean, prior, flownS),
       after: { estimatedS: flownS * (1 + missFraction), missFraction },
       leftOut: unseen && told(linear, mode, unseen, flownS),
       flagged: unseen && flagOf(linear, mode, unseen),

@@ -1,6 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { bendPriors } from '../battery/gauge';
-import { type World, worldAt } from '../belief/belief';
+import { type World, worldMoved } from '../belief/belief';
 import type { SolvedBox } from '../flight/box';
 import type { Outcome } from '../units/outcome';
 import { logTimes, type ReadyFlight, type StartOff } from './predicted';
@@ -43,7 +43,7 @@ export const usualNoise: NoiseLaw = (ready, box, world, middle) => {
   };
   const step = 0.5;
   const own = ofOneFlight.map((name) => {
-    const there = worldAt({ ...world.deviations, [name]: (world.deviations[name] ?? 0) + step });
+    const there = worldMoved(world, { [name]: (world.deviations[name] ?? 0) + step });
     return moved(there).map((by) => by / step);
   });
   const started = [
@@ -77,16 +77,24 @@ export function covarianceOf({ effects, rest }: FlightNoise, weight = 1): Matrix
   return covariance.add(own.mmul(own.transpose()).mul(1 / weight));
 }
 
-/** Rows made independent and of one deviation each, L⁻¹·rows where the covariance is L·Lᵀ. */
-export function whitened(covariance: Matrix, rows: Matrix): Matrix {
-  const { lowerTriangularMatrix: lower } = new CholeskyDecomposition(covariance);
-  const out = rows.clone();
-  for (let column = 0; column < out.columns; column++) {
-    for (let i = 0; i < out.rows; i++) {
-      let value = out.get(i, column);
-      for (let k = 0; k < i; k++) value -= lower.get(i, k) * out.get(k, column);
-      out.set(i, column, value / lower.get(i, i));
-    }
-  }
-  return out;
+export type Whitener = (rows: Matrix) => Matrix;
+
+/** What makes rows independent and of one deviation each, L⁻¹·rows where the covariance is L·Lᵀ. */
+export function whitener(covariance: Matrix): Whitener {
+  const lower = new CholeskyDecomposition(covariance).lowerTriangularMatrix.to2DArray();
+  return (rows) => {
+    const out = rows.to2DArray();
+    out.forEach((row, i) => {
+      const l = lower[i] as number[];
+      for (let k = 0; k < i; k++) {
+        const [by, above] = [l[k] as number, out[k] as number[]];
+        for (let column = 0; column < row.length; column++) {
+          row[column] = (row[column] as number) - by * (above[column] as number);
+        }
+      }
+      for (let column = 0; column < row.length; column++)
+        row[column] = (row[column] as number) / (l[i] as number);
+    });
+    return new Matrix(out);
+  };
 }

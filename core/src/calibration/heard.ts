@@ -1,5 +1,5 @@
 import { Matrix } from 'ml-matrix';
-import { type FlightNoise, whitened } from './flightNoise';
+import { type FlightNoise, whitener } from './flightNoise';
 
 /** Freedoms of Student's law of a flight's own effect: so that a wrong flight is bounded (Lange et al., J. Am. Stat. Assoc. 1989). */
 const freedoms = 4;
@@ -22,12 +22,23 @@ export function heardOf(
   residuals: readonly number[],
   { effects, rest }: FlightNoise,
 ): Heard {
-  const covariance = new Matrix(rest as number[][]);
-  const s = whitened(covariance, new Matrix(slopes as number[][]));
-  const n = whitened(covariance, matrixOf(effects));
-  const r = whitened(covariance, Matrix.columnVector(residuals as number[]));
-  const [st, nt] = [s.transpose(), n.transpose()];
-  return { ss: st.mmul(s), sn: st.mmul(n), nn: nt.mmul(n), sr: st.mmul(r), nr: nt.mmul(r) };
+  const unknowns = slopes[0]?.length ?? 0;
+  const own = effects[0]?.length ?? 0;
+  const all = slopes.map((row, i) => [...row, ...(effects[i] as number[]), residuals[i] as number]);
+  const weighed = whitener(new Matrix(rest as number[][]))(new Matrix(all));
+  const products = weighed.transpose().mmul(weighed);
+  const block = (fromRow: number, toRow: number, fromColumn: number, toColumn: number) =>
+    toRow === fromRow || toColumn === fromColumn
+      ? new Matrix(toRow - fromRow, toColumn - fromColumn)
+      : products.subMatrix(fromRow, toRow - 1, fromColumn, toColumn - 1);
+  const [effectsEnd, end] = [unknowns + own, unknowns + own + 1];
+  return {
+    ss: block(0, unknowns, 0, unknowns),
+    sn: block(0, unknowns, unknowns, effectsEnd),
+    nn: block(unknowns, effectsEnd, unknowns, effectsEnd),
+    sr: block(0, unknowns, effectsEnd, end),
+    nr: block(unknowns, effectsEnd, effectsEnd, end),
+  };
 }
 
 /** A flight at one weight of its own effects. */
@@ -38,19 +49,24 @@ export interface Said {
   readonly pull: Matrix;
   /** (w·I + NᵀN)⁻¹: from what is missed to the effects that explain it best. Null for a flight without effects. */
   readonly toEffects: Matrix | null;
+  /** How many directions of its own effects its readings tell: the trace of that times NᵀN. */
+  readonly told: number;
 }
 
 export function saidWith({ ss, sn, nn, sr, nr }: Heard, weight: number): Said {
-  if (nn.rows === 0) return { weight, curvature: ss, pull: sr, toEffects: null };
-  const bound = Matrix.add(Matrix.eye(nn.rows).mul(weight), nn);
-  const toHalf = whitened(bound, Matrix.eye(nn.rows));
+  if (nn.rows === 0) return { weight, curvature: ss, pull: sr, toEffects: null, told: 0 };
+  const bound = nn.clone();
+  for (let i = 0; i < nn.rows; i++) bound.set(i, i, bound.get(i, i) + weight);
+  const toHalf = whitener(bound)(Matrix.eye(nn.rows));
   const half = toHalf.mmul(sn.transpose());
   const back = half.transpose();
+  const toEffects = toHalf.transpose().mmul(toHalf);
   return {
     weight,
-    curvature: Matrix.sub(ss, back.mmul(half)),
-    pull: Matrix.sub(sr, back.mmul(toHalf.mmul(nr))),
-    toEffects: toHalf.transpose().mmul(toHalf),
+    curvature: back.mmul(half).mul(-1).add(ss),
+    pull: back.mmul(toHalf.mmul(nr)).mul(-1).add(sr),
+    toEffects,
+    told: nn.rows - weight * toEffects.trace(),
   };
 }
 
@@ -58,18 +74,11 @@ export function saidWith({ ss, sn, nn, sr, nr }: Heard, weight: number): Said {
  * The weight of a flight's own effects some way from where it was heard: (ν + k) / (ν + |u|²), where u is the effect that
  * explains its misses best, in deviations, and k how many directions of it they tell at all. No flight counts for more than one.
  */
-export function weightOf({ sn, nn, nr }: Heard, { toEffects }: Said, moved: Matrix | null): number {
+export function weightOf({ sn, nr }: Heard, { toEffects, told }: Said, moved: Matrix | null): number {
   if (!toEffects) return 1;
   const missed = moved ? Matrix.sub(nr, sn.transpose().mmul(moved)) : nr;
-  const size = toEffects
-    .mmul(missed)
-    .to1DArray()
-    .reduce((sum, u) => sum + u * u, 0);
-  const told = toEffects.mmul(nn).trace();
+  const explained = toEffects.mmul(missed);
+  let size = 0;
+  for (let i = 0; i < explained.rows; i++) size += explained.get(i, 0) ** 2;
   return Math.min(1, (freedoms + told) / (freedoms + size));
-}
-
-function matrixOf(rows: readonly (readonly number[])[]): Matrix {
-  const columns = rows[0]?.length ?? 0;
-  return columns === 0 ? new Matrix(rows.length, 0) : new Matrix(rows as number[][]);
 }

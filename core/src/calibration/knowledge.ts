@@ -26,3 +26,13 @@ export function knowledgeFrom({ id, modelVersion: its, flown, posterior }: KeptF
     learned: { names, mean, factor },
   };
 }
+
+/** The pack that a fit knows, where it knows one only: then who names none means that one. */
+export function onlyPackOf({ posterior }: Pick<Taught, 'posterior'>): string | null {
+  const packs = posterior.names.flatMap((name) =>
+    name.startsWith(ofPack) ? [name.slice(ofPack.length)] : [],
+  );
+  return packs.length === 1 ? (packs[0] as string) : null;
+}
+
+const ofPack = 'healthDeviations of ';

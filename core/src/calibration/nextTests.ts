@@ -11,8 +11,8 @@ import type { CalibrationRequest } from './calibrate';
 import { covarianceOf, usualNoise } from './flightNoise';
 import type { FitPosterior } from './knowledge';
 import { type Posterior, varianceAlong } from './posterior';
-import { Boxes, type CalibrationFlight, logTimes, readyFlight } from './predicted';
-import { healthOfPack, learnable, ofOneFlight, worldOf } from './unknowns';
+import { Boxes, type CalibrationFlight, logTimes, type ReadyFlight, readyFlight } from './predicted';
+import { aircraftWorld, flightWorld, healthOfPack, learnable, ofOneFlight } from './unknowns';
 
 /** The flight that is to be known better. */
 export type PlannedFlight = EstimateRequest & { readonly batteryId: string };
@@ -126,7 +126,7 @@ function plannedSlope(planned: PlannedFlight, { names, mean }: Whole) {
   const place = names.indexOf(healthOfPack(planned.batteryId));
   const { batteryId: _, ...request } = planned;
   const lnUsable = (z: readonly number[], own: Partial<Record<PriorName, number>> = {}) => {
-    const flown = simulate(request, worldOf(z, place < 0 ? null : place, own));
+    const flown = simulate(request, flightWorld(aircraftWorld(z), place < 0 ? 0 : (z[place] as number), own));
     return flown.ok && flown.value.end.turnBack.timeS > 0 ? Math.log(flown.value.end.turnBack.timeS) : null;
   };
   const middle = lnUsable(mean);
@@ -190,36 +190,65 @@ function candidatesFor(
   );
 }
 
-/** Of the variance along the goal, what each candidate would take: kᵀ·S⁻¹·k, k the covariance of goal and readings. */
+/** What the readings of a candidate tell: how they move with each unknown and with its pack, and their own noise. */
+interface Told {
+  readonly ofAircraft: readonly (readonly number[])[];
+  readonly ofPack: readonly number[];
+  readonly own: Matrix;
+}
+
+/**
+ * Of the variance along the goal, what each candidate would take: kᵀ·S⁻¹·k, k the covariance of goal and readings. Packs of one
+ * type are flown once: that one is a little fresher than another hardly moves what its readings tell.
+ */
 function variancesTaught(
   candidates: ReturnType<typeof candidatesFor>,
   { mean, covariance }: Whole,
   goal: readonly number[],
 ): number[] {
-  const here = new Boxes(worldOf(mean, null));
-  const nudged = (place: number) => mean.map((value, i) => (i === place ? value + difference : value));
-  const nudgedBoxes = learnable.map((_, place) => new Boxes(worldOf(nudged(place), null)));
+  const here = new Boxes(aircraftWorld(mean));
+  const nudged = learnable.map(
+    (_, place) =>
+      new Boxes(aircraftWorld(mean.map((value, i) => (i === place ? value + difference : value)))),
+  );
   const half = new CholeskyDecomposition(covariance).lowerTriangularMatrix;
   const goalCovariance = covariance.mmul(Matrix.columnVector(goal as number[]));
-  return candidates.map(({ ready, packPlace }) => {
-    const world = worldOf(mean, packPlace);
-    const middle = logTimes(ready, here.of(ready), world);
-    if (!middle.ok) return 0;
-    const slopes = new Matrix(middle.value.length, mean.length);
-    for (const place of [...learnable.keys(), packPlace]) {
-      const boxes = nudgedBoxes[place] ?? here;
-      const there = logTimes(ready, boxes.of(ready), worldOf(nudged(place), packPlace));
-      if (!there.ok) continue;
-      there.value.forEach((time, k) => {
-        slopes.set(k, place, (time - (middle.value[k] as number)) / difference);
-      });
-    }
-    const own = covarianceOf(usualNoise(ready, here.of(ready), world, middle.value));
+  const known = new Map<string, Told | null>();
+  return candidates.map(({ ready, style, twist, packPlace }) => {
+    const kind = [style, twist, ready.boxKey].join(' ');
+    const told = known.has(kind) ? known.get(kind) : toldBy(ready, here, nudged, mean[packPlace] as number);
+    known.set(kind, told ?? null);
+    if (!told) return 0;
+    const slopes = new Matrix(told.ofPack.length, mean.length);
+    told.ofPack.forEach((byPack, k) => {
+      for (const place of learnable.keys()) slopes.set(k, place, told.ofAircraft[place]?.[k] as number);
+      slopes.set(k, packPlace, byPack);
+    });
     const spread = slopes.mmul(half);
-    const seen = spread.mmul(spread.transpose()).add(own);
-    const told = slopes.mmul(goalCovariance);
-    return told.transpose().mmul(new CholeskyDecomposition(seen).solve(told)).get(0, 0);
+    const seen = spread.mmul(spread.transpose()).add(told.own);
+    const along = slopes.mmul(goalCovariance);
+    return along.transpose().mmul(new CholeskyDecomposition(seen).solve(along)).get(0, 0);
   });
+}
+
+function toldBy(
+  ready: ReadyFlight,
+  here: Boxes,
+  nudged: readonly Boxes[],
+  packDeviations: number,
+): Told | null {
+  const world = flightWorld(here.world, packDeviations);
+  const middle = logTimes(ready, here.of(ready), world);
+  if (!middle.ok) return null;
+  const movedBy = (boxes: Boxes, pack: number) => {
+    const there = logTimes(ready, boxes.of(ready), flightWorld(boxes.world, pack));
+    return middle.value.map((time, k) => (there.ok ? ((there.value[k] as number) - time) / difference : 0));
+  };
+  return {
+    ofAircraft: nudged.map((boxes) => movedBy(boxes, packDeviations)),
+    ofPack: movedBy(here, packDeviations + difference),
+    own: covarianceOf(usualNoise(ready, here.of(ready), world, middle.value)),
+  };
 }
 
 /** Where no flight is planned: the last one that counts, flown again and landed at 25 %. */

@@ -1,6 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { Learned, UnknownName } from '../belief/belief';
-import { covarianceOf, whitened } from './flightNoise';
+import { covarianceOf, whitener } from './flightNoise';
 import { type Said, saidWith, weightOf } from './heard';
 import type { LinearFlight } from './search';
 
@@ -13,13 +13,13 @@ export interface Posterior {
 /** The posterior at the mode of a search, from all its flights. */
 export function posteriorOf(mode: readonly number[], flights: readonly LinearFlight[]): Posterior {
   const information = Matrix.eye(mode.length);
-  for (const one of flights) if (one.flight.counts) information.add(one.said.curvature);
+  for (const one of flights) information.add(one.said.curvature);
   return { mean: mode, covariance: inverseOf(information) };
 }
 
 /** How often the weights of the others are renewed at most when one flight is left out, and when they have settled. */
-const mostRenewals = 5;
-const settledWithin = 0.005;
+const mostRenewals = 4;
+const settledWithin = 0.01;
 
 /**
  * The posterior had one flight not been flown, from the flights as they are about the mode (no flight is flown again): the
@@ -30,7 +30,7 @@ export function without(
   mode: readonly number[],
   flights: readonly LinearFlight[],
 ): Posterior {
-  const others = flights.filter((one) => one !== left && one.flight.counts);
+  const others = flights.filter((one) => one !== left);
   const prior = Matrix.columnVector(mode as number[]);
   let said = others.map((one) => one.said);
   for (let renewal = 0; ; renewal++) {
@@ -93,6 +93,6 @@ export function learnedFrom(
 
 /** The inverse of a symmetric matrix, symmetric to the last digit. */
 function inverseOf(symmetric: Matrix): Matrix {
-  const half = whitened(symmetric, Matrix.eye(symmetric.rows));
+  const half = whitener(symmetric)(Matrix.eye(symmetric.rows));
   return half.transpose().mmul(half);
 }

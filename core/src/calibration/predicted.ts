@@ -62,7 +62,7 @@ export function readyFlight(
 export class Boxes {
   private readonly solved = new Map<string, Outcome<SolvedBox>>();
 
-  constructor(private readonly world: World) {}
+  constructor(readonly world: World) {}
 
   of({ request, boxKey }: ReadyFlight): Outcome<SolvedBox> {
     const box = this.solved.get(boxKey) ?? solvedBox(request, this.world);

@@ -1,15 +1,14 @@
 import { Matrix } from 'ml-matrix';
 import { gaussNewton } from '../statistics/gaussNewton';
 import { type Outcome, success } from '../units/outcome';
-import { covarianceOf, type FlightNoise, type NoiseLaw, whitened } from './flightNoise';
+import { covarianceOf, type FlightNoise, type NoiseLaw, type Whitener, whitener } from './flightNoise';
 import { type Heard, heardOf, type Said, saidWith, weightOf } from './heard';
 import { Boxes, logTimes, type ReadyFlight } from './predicted';
-import { learnable, worldOf } from './unknowns';
+import { aircraftWorld, flightWorld, learnable } from './unknowns';
 
-/** A flight of a fit, where the health of its pack stands among the unknowns, and whether it counts. */
+/** A flight of a fit, and where the health of its pack stands among the unknowns. */
 export interface FittedFlight extends ReadyFlight {
   readonly packPlace: number;
-  readonly counts: boolean;
 }
 
 /** A flight about the point the search ended at: all that is linear from here on. */
@@ -28,7 +27,7 @@ export interface LinearFlight {
 export interface Found {
   /** The likeliest deviations. */
   readonly mode: readonly number[];
-  /** All flights about the mode, and as the box alone has them; in the order in which they came. */
+  /** The flights about the mode, and as the box alone has them; in the order in which they came. */
   readonly flights: readonly LinearFlight[];
   readonly fromTheBox: readonly LinearFlight[];
   readonly steps: number;
@@ -46,7 +45,7 @@ const refreshes = 3;
 const mostRounds = 15;
 
 /**
- * The likeliest unknowns given the flights that count: damped Gauss–Newton on whitened residuals with the prior ½|z|²,
+ * The likeliest unknowns given some flights: damped Gauss–Newton on whitened residuals with the prior ½|z|²,
  * Student's weights on each flight's own effect renewed at every step. Refused where one of the flights cannot be flown.
  */
 export function search(
@@ -87,8 +86,12 @@ interface Point {
   readonly flights: readonly LinearFlight[];
 }
 
-/** The flights about some unknowns. */
-function about(flights: readonly FittedFlight[], z: readonly number[], noiseOf: NoiseLaw): Outcome<Point> {
+/** Flights about some unknowns; refused where one of them cannot be flown there. */
+export function about(
+  flights: readonly FittedFlight[],
+  z: readonly number[],
+  noiseOf: NoiseLaw,
+): Outcome<Point> {
   const times = logTimesOf(flights, z);
   if (!times.ok) return times;
   const noises = noisesAt(flights, z, times.value, noiseOf);
@@ -107,8 +110,7 @@ function about(flights: readonly FittedFlight[], z: readonly number[], noiseOf: 
 /** One step of Gauss–Newton, with the weights and covariances held; and how much the cost fell. */
 function step(point: Point): { readonly point: Point; readonly fell: number } {
   const flights = point.flights.map(({ flight }) => flight);
-  const counted = point.flights.flatMap((one, i) => (one.flight.counts ? [{ ...one, i }] : []));
-  const covariances = counted.map(({ noise, said }) => covarianceOf(noise, said.weight));
+  const whiten = point.flights.map(({ noise, said }) => whitener(covarianceOf(noise, said.weight)));
   let last = { z: point.z, times: [] as readonly (readonly number[])[] };
   const settled = gaussNewton(
     {
@@ -117,17 +119,15 @@ function step(point: Point): { readonly point: Point; readonly fell: number } {
         const there = isHere ? null : logTimesOf(flights, z);
         if (there && !there.ok) return null;
         if (there) last = { z, times: there.value };
-        const off = counted.flatMap((one, k) => {
-          const residuals = there
-            ? missed(one.flight, there.value[one.i] as readonly number[])
-            : one.residuals;
-          return whitened(covariances[k] as Matrix, Matrix.columnVector(residuals as number[])).to1DArray();
+        const off = point.flights.flatMap(({ flight, residuals: here }, k) => {
+          const residuals = there ? missed(flight, there.value[k] as readonly number[]) : here;
+          return (whiten[k] as Whitener)(Matrix.columnVector(residuals as number[])).to1DArray();
         });
         return [...off, ...z];
       },
       jacobianAt: (z) => [
-        ...counted.flatMap(({ slopes }, k) =>
-          whitened(covariances[k] as Matrix, new Matrix(slopes as number[][]).mul(-1)).to2DArray(),
+        ...point.flights.flatMap(({ slopes }, k) =>
+          (whiten[k] as Whitener)(new Matrix(slopes as number[][]).mul(-1)).to2DArray(),
         ),
         ...Matrix.eye(z.length).to2DArray(),
       ],
@@ -173,10 +173,12 @@ function noisesAt(
   times: readonly (readonly number[])[],
   noiseOf: NoiseLaw,
 ): FlightNoise[] {
-  const boxes = new Boxes(worldOf(z, null));
-  return flights.map((flight, i) =>
-    noiseOf(flight, boxes.of(flight), worldOf(z, flight.packPlace), times[i] as readonly number[]),
-  );
+  const world = aircraftWorld(z);
+  const boxes = new Boxes(world);
+  return flights.map((flight, i) => {
+    const own = flightWorld(world, z[flight.packPlace] as number);
+    return noiseOf(flight, boxes.of(flight), own, times[i] as readonly number[]);
+  });
 }
 
 function linearAt(
@@ -201,14 +203,15 @@ function missed({ marks }: ReadyFlight, reckoned: readonly number[]): number[] {
 }
 
 /** ln(time) of each mark of each flight; refused where one of them cannot be flown. */
-function logTimesOf(
+export function logTimesOf(
   flights: readonly FittedFlight[],
   z: readonly number[],
 ): Outcome<readonly (readonly number[])[]> {
-  const boxes = new Boxes(worldOf(z, null));
+  const world = aircraftWorld(z);
+  const boxes = new Boxes(world);
   const all: (readonly number[])[] = [];
   for (const flight of flights) {
-    const times = logTimes(flight, boxes.of(flight), worldOf(z, flight.packPlace));
+    const times = logTimes(flight, boxes.of(flight), flightWorld(world, z[flight.packPlace] as number));
     if (!times.ok) return times;
     all.push(times.value);
   }
@@ -222,10 +225,9 @@ function slopesAt(
   times: readonly (readonly number[])[],
 ): number[][][] {
   const slopes = times.map((marks) => marks.map(() => z.map(() => 0)));
-  const nudged = (place: number, by: number) => z.map((value, i) => (i === place ? value + by : value));
-  const note = (i: number, place: number, boxes: Boxes) => {
+  const note = (i: number, place: number, boxes: Boxes, packDeviations: number) => {
     const flight = flights[i] as FittedFlight;
-    const there = logTimes(flight, boxes.of(flight), worldOf(nudged(place, difference), flight.packPlace));
+    const there = logTimes(flight, boxes.of(flight), flightWorld(boxes.world, packDeviations));
     // Where the flight cannot be flown a little further on, its readings say nothing of that.
     if (!there.ok) return;
     there.value.forEach((time, k) => {
@@ -233,14 +235,14 @@ function slopesAt(
     });
   };
   learnable.forEach((_, place) => {
-    const boxes = new Boxes(worldOf(nudged(place, difference), null));
-    flights.forEach((_flight, i) => {
-      note(i, place, boxes);
+    const boxes = new Boxes(aircraftWorld(z.map((value, i) => (i === place ? value + difference : value))));
+    flights.forEach(({ packPlace }, i) => {
+      note(i, place, boxes, z[packPlace] as number);
     });
   });
-  const here = new Boxes(worldOf(z, null));
+  const here = new Boxes(aircraftWorld(z));
   flights.forEach(({ packPlace }, i) => {
-    note(i, packPlace, here);
+    note(i, packPlace, here, (z[packPlace] as number) + difference);
   });
   return slopes;
 }

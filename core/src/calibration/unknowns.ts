@@ -1,6 +1,6 @@
 import type { Battery } from '../battery/battery';
 import { healthSpread, usualHealth } from '../battery/wear';
-import { type UnknownName, type World, worldAt } from '../belief/belief';
+import { type UnknownName, type World, worldAt, worldMoved } from '../belief/belief';
 import { type PriorName, priorNames, priors } from '../belief/priors';
 import type { Assumed } from '../units/assumed';
 
@@ -48,18 +48,22 @@ export function healthOfPack(id: string): UnknownName {
   return `healthDeviations of ${id}`;
 }
 
-/** The world of one flight: the aircraft's unknowns, the health of the pack that flew, and the flight's own deviations. */
-export function worldOf(
-  z: readonly number[],
-  packPlace: number | null,
-  own: Readonly<Partial<Record<PriorName, number>>> = {},
-): World {
-  const deviations: Record<string, number> = { ...own };
+/** The world of an aircraft at some unknowns, for a pack of which nothing was learnt and a flight without luck. */
+export function aircraftWorld(z: readonly number[]): World {
+  const deviations: Record<string, number> = {};
   learnable.forEach((name, i) => {
     deviations[name] = z[i] as number;
   });
-  if (packPlace !== null) deviations.healthDeviations = z[packPlace] as number;
   return worldAt(deviations);
+}
+
+/** The same for one flight: with the pack that flew, and with its own deviations where some are given. */
+export function flightWorld(
+  world: World,
+  packDeviations: number,
+  own: Readonly<Partial<Record<PriorName, number>>> = {},
+): World {
+  return worldMoved(world, { ...own, healthDeviations: packDeviations });
 }
 
 /** ln(health) of a pack some deviations above its middle, and one of them. */

@@ -46,6 +46,7 @@ export function nominal<Priors extends Readonly<Record<string, Assumed>>>(priors
  */
 export function drawn(prior: Assumed, deviations: number): number {
   const { value, spread, kind, min = Number.NEGATIVE_INFINITY, max = Number.POSITIVE_INFINITY } = prior;
+  if (deviations === 0) return value;
   const free = kind === 'relative' ? value * Math.exp(spread * deviations) : value + spread * deviations;
   return Math.min(max, Math.max(min, free));
 }

@@ -87,6 +87,23 @@ test('a fit that is none is refused, a name it may not have as well', async () =
   expect(short.body.errors[0].path).toBe('fit.posterior.mean');
 });
 
+test('a fit of one pack is of that pack where none is named; one of another version of the model is refused', async () => {
+  const [first] = flights as [(typeof flights)[0], ...typeof flights];
+  const fit = await calibrated({
+    ...asked,
+    batteries: asked.batteries.filter(({ id }) => id === first.batteryId),
+    flights: [first],
+  });
+  const { batteryId: _, ...plain } = { ...jayOnTheFell, batteryId: null };
+  const unnamed = (await post('estimates', { ...plain, fit }).expect(200)).body;
+  const named = (await post('estimates', { ...plain, fit, batteryId: first.batteryId }).expect(200)).body;
+  const other = (await post('estimates', { ...plain, fit, batteryId: 'another' }).expect(200)).body;
+  expect(unnamed).toEqual(named);
+  expect(other.usableS).not.toEqual(named.usableS);
+  const refused = await post('estimates', { ...plain, fit: { ...fit, modelVersion: '2020' } }).expect(422);
+  expect(refused.body.detail).toContain('version 2020');
+});
+
 test('what is wrong with flights is told field by field; none that counts is refused in words', async () => {
   const [first] = flights as [(typeof flights)[0], ...typeof flights];
   const paths = async (change: object) =>

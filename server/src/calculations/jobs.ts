@@ -15,6 +15,7 @@ import {
   type Knowledge,
   noDraws,
   type Outcome,
+  onlyPackOf,
   type Projection,
   type ProjectionRequest,
   projections,
@@ -41,20 +42,22 @@ interface Known {
 export const jobs = {
   estimates({ fit, draws, seed, ...request }: EstimateRequest & Drawn & Known) {
     return believed(fit, { draws, seed }, (belief) =>
-      mapped(estimateInFull(request, belief), (answer) => ({
+      mapped(estimateInFull(withPack(request, fit), belief), (answer) => ({
         ...answer,
         cautions: answer.cautions.map(inSi),
       })),
     );
   },
   returns({ fit, draws, seed, ...request }: ReturnRequest & Drawn & Known) {
-    return believed(fit, { draws, seed }, (belief) => mapped(returnInFull(request, belief), returnInSi));
+    return believed(fit, { draws, seed }, (belief) =>
+      mapped(returnInFull(withPack(request, fit), belief), returnInSi),
+    );
   },
   reaches({ fit, draws: _d, seed: _s, ...request }: ReturnRequest & Drawn & Known) {
-    return believed(fit, noDraws, (belief) => reaches(request, belief));
+    return believed(fit, noDraws, (belief) => reaches(withPack(request, fit), belief));
   },
   projections({ fit, ...request }: ProjectionRequest & Known): Outcome<Projection[]> {
-    return believed(fit, noDraws, (belief) => success(projections(request, belief)));
+    return believed(fit, noDraws, (belief) => success(projections(withPack(request, fit), belief)));
   },
   calibrations({ draws: _d, seed: _s, ...request }: FitRequest & Drawn): Outcome<Fit> {
     return fitOf(request);
@@ -70,6 +73,14 @@ export const jobs = {
     return frozenEstimate(request, beliefFrom(known, usualDraws));
   },
 } as const;
+
+/** The battery of the request; that of the fit where it knows one only and none is named. */
+function withPack<Request extends { readonly batteryId?: string | null }>(
+  request: Request,
+  fit: Taught | null | undefined,
+): Request {
+  return fit && request.batteryId == null ? { ...request, batteryId: onlyPackOf(fit) } : request;
+}
 
 /** By the fit that was sent, else from the box. */
 function believed<Answer>(

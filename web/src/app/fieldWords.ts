@@ -57,6 +57,8 @@ const words: Readonly<Record<string, string>> = {
   placeId: 'Place',
   dayId: 'Day',
   batteryId: 'Battery',
+  currentFitId: 'What its flights taught',
+  takesFits: 'New flights are used at once',
   batteryIds: 'Batteries at hand',
   aircraftId: 'Aircraft',
   weatherFrom: 'Weather from',

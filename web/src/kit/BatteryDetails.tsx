@@ -4,6 +4,7 @@ import {
   chemistries,
   chemistryOf,
   lineThrough,
+  packAdvice,
   ranges,
   usualDaysToStorage,
 } from '@acorn-tally/core';
@@ -15,7 +16,9 @@ import { TextField } from '../fields/TextField';
 import { Fields } from '../parts/Fields';
 import { healthInWords } from '../parts/kitWords';
 import { useRecords } from '../records/records';
+import { learntOf } from '../state/belief';
 import { useClock } from '../state/clock';
+import { useWriter } from '../state/units';
 import { usePackEdit } from '../state/usePackEdit';
 import styles from './BatteryDetails.module.css';
 
@@ -141,6 +144,9 @@ const monthMs = 30 * 86_400_000;
 function LearntHealth({ battery }: { readonly battery: BatteryRecord }) {
   const fits = useRecords((state) => state.fits);
   const clock = useClock();
+  const { say } = useWriter();
+  const learnt = learntOf(battery);
+  const advice = learnt && packAdvice(learnt);
   const told = fits
     .filter(({ aircraftId }) => aircraftId === battery.aircraftId)
     .flatMap(({ id, madeAt, fit }) => {
@@ -159,7 +165,8 @@ function LearntHealth({ battery }: { readonly battery: BatteryRecord }) {
           .slice(-mostTold)
           .map(({ madeAt, health }) => `${clock.format(madeAt, 'D MMM')} ${healthInWords(health)}`)
           .join(' · ')}
-        {slope !== null && `; ${percent(slope)} a month`}
+        {slope !== null && `; ${percent(slope)} a month`}. {advice && `${say(advice)}. `}
+        {battery.pack.health != null && 'A health of your own counts before it.'}
       </small>
     </div>
   );

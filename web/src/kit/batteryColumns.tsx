@@ -23,6 +23,7 @@ import {
   healthInWords,
   keptPlaceOf,
   placeNames,
+  spreadInWords,
   storageInWords,
   whenInWords,
 } from '../parts/kitWords';
@@ -192,8 +193,6 @@ function HealthCell({ battery }: CellProps) {
   const { changePack } = usePackEdit(battery);
   const assumed = believedHealth({ ...battery, pack: { ...battery.pack, health: null } });
   const learnt = learntOf(battery);
-  const { say } = useWriter();
-  const advice = learnt && packAdvice(learnt);
   return (
     <>
       <QuantityField
@@ -205,14 +204,11 @@ function HealthCell({ battery }: CellProps) {
         onChange={(health) => changePack({ health }, 'health')}
       />
       {learnt && (
-        <small>
+        <small className={styles.learnt}>
           {battery.pack.health == null
-            ? `learnt, ${healthInWords(learnt.health)}`
-            : `yours counts; flights say ${healthInWords(learnt.health)}`}
+            ? `learnt ±${spreadInWords(learnt.health)}`
+            : `flights: ${healthInWords(learnt.health)}`}
         </small>
-      )}
-      {advice && (
-        <small className={advice.code === 'gives-less' ? styles.act : undefined}>{say(advice)}</small>
       )}
     </>
   );
@@ -278,13 +274,19 @@ function KeptCell({ battery, packNow, conditions }: KeptProps) {
 
 function StateCell({ battery }: CellProps) {
   const { changeKeeping } = usePackEdit(battery);
+  const { say } = useWriter();
+  const learnt = learntOf(battery);
+  const advice = learnt && packAdvice(learnt);
   return (
-    <ChoiceField<BatteryState>
-      bare
-      label={`State of ${battery.label}`}
-      value={battery.keeping?.state ?? 'in use'}
-      options={batteryStates.map((value) => ({ value, label: value }))}
-      onChange={(state) => changeKeeping({ state }, 'state')}
-    />
+    <>
+      <ChoiceField<BatteryState>
+        bare
+        label={`State of ${battery.label}`}
+        value={battery.keeping?.state ?? 'in use'}
+        options={batteryStates.map((value) => ({ value, label: value }))}
+        onChange={(state) => changeKeeping({ state }, 'state')}
+      />
+      {advice?.code === 'gives-less' && <small className={styles.act}>{say(advice)}</small>}
+    </>
   );
 }

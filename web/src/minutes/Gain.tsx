@@ -12,6 +12,7 @@ import { useNextTests, useToLearn } from '../answers/learning';
 import { Note } from '../parts/Note';
 import { testInWords } from '../parts/testWords';
 import { useRecords } from '../records/records';
+import { useChosen } from '../state/chosen';
 import styles from './Trust.module.css';
 
 interface Props {
@@ -28,6 +29,7 @@ interface Props {
 export default function Gain({ battery, band, aircraft, conditions }: Props) {
   const batteries = useRecords((state) => state.batteries);
   const isRead = useRecords((state) => state.loadingRest === 'ready');
+  const choose = useChosen((state) => state.choose);
   const learn = useToLearn(aircraft);
   const posterior = learn.current?.fit.posterior ?? null;
   const tests = useNextTests(learn, posterior, aircraft, battery, conditions);
@@ -44,7 +46,7 @@ export default function Gain({ battery, band, aircraft, conditions }: Props) {
   return (
     <>
       {first && (
-        <dl className={styles.trust}>
+        <dl className={styles.more}>
           <div>
             <dt>{first.way}</dt>
             <dd className={styles.gain}>gains {minutesAndSeconds(first.seconds)}</dd>
@@ -54,7 +56,11 @@ export default function Gain({ battery, band, aircraft, conditions }: Props) {
       {hasMore && (
         <Note>
           There are flights that it does not use yet.{' '}
-          <Anchor component={Link} to="/test-flights#taught">
+          <Anchor
+            component={Link}
+            to="/test-flights#taught"
+            onClick={() => choose({ testFlightId: learn.basis.flights.at(-1)?.id ?? null })}
+          >
             See what they teach
           </Anchor>
         </Note>

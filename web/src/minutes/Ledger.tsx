@@ -17,9 +17,9 @@ import { Table } from '@mantine/core';
 import { basisInWords } from '../answers/trust';
 import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
+import { Bar } from '../parts/Bar';
 import { packAtTheHour } from '../state/atTheHour';
 import { flightFromHome } from '../state/home';
-import { Bar } from './Bar';
 import styles from './Ledger.module.css';
 
 interface Props {

@@ -1,8 +1,8 @@
 import { type Band, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
 import { Anchor, Table } from '@mantine/core';
 import { Link } from 'react-router';
+import { Bar } from '../parts/Bar';
 import { Note } from '../parts/Note';
-import { Bar } from './Bar';
 
 interface Props {
   readonly label: string;

@@ -22,6 +22,7 @@ import { useMemo } from 'react';
 import { useBandsOf } from '../answers/useBands';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
+import { Bar } from '../parts/Bar';
 import { Fields } from '../parts/Fields';
 import { IconButton } from '../parts/IconButton';
 import { LinkButton } from '../parts/LinkButton';
@@ -29,7 +30,6 @@ import { Note } from '../parts/Note';
 import { Warning } from '../parts/Warning';
 import { useChosen } from '../state/chosen';
 import { useWriter } from '../state/units';
-import { Bar } from './Bar';
 import styles from './WhatIfs.module.css';
 
 interface Props {

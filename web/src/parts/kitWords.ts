@@ -67,5 +67,10 @@ export function healthInWords({
   readonly value: number;
   readonly spread: number;
 }): string {
-  return `${Math.round(value * 100)} % ±${Math.max(1, Math.round(spread * 100))}`;
+  return `${Math.round(value * 100)} % ±${spreadInWords({ spread })}`;
+}
+
+/** A spread in whole per cent, never none. */
+export function spreadInWords({ spread }: { readonly spread: number }): string {
+  return String(Math.max(1, Math.round(spread * 100)));
 }

@@ -27,7 +27,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
         </Table>
       </Wide>
       <Note>
-        {counted} of {rows.length} count
+        {counted} of {rows.length} flights count
         {miss !== null &&
           `; estimated beforehand, they were missed by ${(miss * 100).toFixed(1)} % in the middle`}
         .

@@ -1,5 +1,5 @@
 import '@mantine/core/styles/Progress.css';
-import '@mantine/core/styles/Switch.css';
+import '@mantine/core/styles/Checkbox.css';
 import {
   type AircraftRecord,
   type BatteryRecord,
@@ -8,9 +8,9 @@ import {
   type ListedFit,
   minutesAndSeconds,
 } from '@acorn-tally/core';
-import { Anchor, Button, Progress, Switch, Table } from '@mantine/core';
-import { useMemo } from 'react';
-import { Link } from 'react-router';
+import { Anchor, Button, Checkbox, Progress, Table } from '@mantine/core';
+import { useEffect, useMemo } from 'react';
+import { Link, useLocation } from 'react-router';
 import { goBackTo, type Learning, takeFit, useLearning, useNextTests } from '../answers/learning';
 import { countInWords, flightsInWords } from '../answers/trust';
 import { useBandsOf } from '../answers/useBands';
@@ -18,6 +18,7 @@ import { requestFor } from '../answers/useEstimates';
 import { lazyChart } from '../charts/lazyCharts';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
+import { Bar } from '../parts/Bar';
 import { capital } from '../parts/capital';
 import { Headings } from '../parts/Headings';
 import { LinkButton } from '../parts/LinkButton';
@@ -52,6 +53,12 @@ export function Taught({ aircraft, rows }: Props) {
   const these = count === 1 ? 'this one flight' : `these ${flightsInWords(count)}`;
   const title =
     count === 0 ? `What flights of ${aircraft.name} teach` : `What ${these} of ${aircraft.name} taught`;
+  const { hash } = useLocation();
+  const isReady = outcome !== null;
+  useEffect(() => {
+    // Who comes for it is brought there; the browser looks for it before it stands.
+    if (hash === '#taught' && isReady) document.getElementById('taught')?.scrollIntoView();
+  }, [hash, isReady]);
   return (
     <>
       <div className={styles.both}>
@@ -129,14 +136,18 @@ function Offer({ aircraft, learning, fit }: OfferProps) {
         <>
           <p>
             {current ? `${changesInWords(changes)}. ` : ''}
-            {current ? 'With them:' : `Used, they change what is planned for ${aircraft.name}:`}
+            {current ? 'With that:' : `Used, that changes what is planned for ${aircraft.name}:`}
           </p>
           <WouldChange aircraft={aircraft} fit={fit} />
         </>
       )}
       <div className={styles.take}>
-        {changes && <Button onClick={() => takeFit(aircraft, learning, fit)}>Use what they taught</Button>}
-        <Switch
+        {changes && (
+          <Button onClick={() => takeFit(aircraft, learning, fit)}>
+            Use what {learning.basis.flights.length === 1 ? 'it' : 'they'} taught
+          </Button>
+        )}
+        <Checkbox
           label="Use new flights at once"
           checked={aircraft.takesFits ?? false}
           onChange={({ currentTarget: { checked } }) => {
@@ -197,7 +208,7 @@ function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: Aircraft
         </Note>
       ))}
       <Wide label="What was learnt">
-        <Table>
+        <Table className={styles.lines}>
           <Headings words={['learnt']} figures={['now', 'before', 'known']} />
           <Table.Tbody>
             {lines.map(({ name, now, before, learned }) => (
@@ -207,9 +218,7 @@ function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: Aircraft
                 <Table.Td data-figure className={styles.before}>
                   {before}
                 </Table.Td>
-                <Table.Td className={styles.known}>
-                  <Progress value={learned * 100} aria-label={`${percent(learned)} of the doubt is gone`} />
-                </Table.Td>
+                <Bar share={learned} as="spend" label={`${percent(learned)} of the doubt is gone`} />
               </Table.Tr>
             ))}
           </Table.Tbody>

@@ -1,0 +1,111 @@
+import { asSupposed, SyntheticAircraft } from '../../fixtures/calibrationWorlds';
+import { jayOnTheFell } from '../../fixtures/jay';
+import { fitOf } from '../calibration/fit';
+import { packAdvice } from '../calibration/packAdvice';
+import { toldInSi } from '../units/sentence';
+import { basisOf, type CountedTest, changesSince, fitRequestFor, listedFit } from './fitted';
+import type { AircraftRecord, BatteryRecord } from './records';
+
+const kept = { createdAt: '2026-11-26T08:00:00Z', updatedAt: '2026-11-26T08:00:00Z', version: 1 };
+const aircraft = { ...kept, id: 'jay', spec: jayOnTheFell.aircraft } as unknown as AircraftRecord;
+const battery = (id: string, aircraftId = 'jay') =>
+  ({ ...kept, id, aircraftId, label: id, pack: jayOnTheFell.battery }) as unknown as BatteryRecord;
+const batteries = [battery('a'), battery('b'), battery('c', 'rook')];
+const flight = (id: string, more: Partial<CountedTest> = {}): CountedTest => ({
+  id,
+  aircraftId: 'jay',
+  batteryId: 'a',
+  flownAt: '2026-11-25T10:00:00+00:00',
+  counts: true,
+  weather: jayOnTheFell.conditions,
+  test: {
+    pattern: 'low-hover',
+    heightM: 3,
+    startCharge: 0.98,
+    endCharge: 0.2,
+    durationS: 1100,
+    checkpoints: [
+      { timeS: 500, charge: 0.6, cellVoltageV: 3.8 },
+      { timeS: 1000, charge: 0.3, kind: 'low-warning' },
+    ],
+  },
+  ...more,
+});
+const ask = (...tests: CountedTest[]) => fitRequestFor(aircraft, batteries, tests, null);
+
+test('a fit is asked for with the flights of its aircraft in order, its packs, and what does not count marked so', () => {
+  const request = ask(
+    flight('later', { flownAt: '2026-11-25T12:00:00+02:00', batteryId: 'b' }),
+    flight('first', { flownAt: '2026-11-25T09:00:00+00:00', counts: false, excludedReason: 'gale' }),
+    flight('odd', { counts: false }),
+    flight('other', { aircraftId: 'rook', batteryId: 'c' }),
+    flight('pack gone', { batteryId: 'z' }),
+  );
+  expect(request.batteries.map(({ id }) => id)).toEqual(['a', 'b']);
+  expect(request.flights.map(({ id, excludedReason }) => [id, excludedReason])).toEqual([
+    ['first', 'gale'],
+    ['later', null],
+    ['odd', 'asked about'],
+  ]);
+  expect(request.flights[1]?.events).toEqual([{ kind: 'low-warning', timeS: 1000, charge: 0.3 }]);
+});
+
+test('a fit is another once a flight, its air, its pack or the sheet is; not for a note or a cycle', () => {
+  const then = basisOf(ask(flight('one'), flight('two')));
+  const since = (...tests: CountedTest[]) => changesSince(then, basisOf(ask(...tests)));
+  expect(since(flight('one'), flight('two', { note: 'calm' }))).toBeNull();
+  const none = { added: 0, changed: 0, gone: 0, otherBasis: false };
+  expect(since(flight('one'), flight('two'), flight('three'))).toEqual({ ...none, added: 1 });
+  expect(since(flight('one'))).toEqual({ ...none, gone: 1 });
+  expect(since(flight('one'), flight('two', { counts: false }))).toEqual({ ...none, gone: 1 });
+  const colder = { ...jayOnTheFell.conditions, airTemperatureC: -5 };
+  expect(since(flight('one', { weather: colder }), flight('two'))).toEqual({ ...none, changed: 1 });
+  const cycled = batteries.map((one) => ({ ...one, pack: { ...one.pack, cycles: 40 } }));
+  const again = (packs: readonly BatteryRecord[], spec = jayOnTheFell.aircraft) =>
+    changesSince(
+      then,
+      basisOf(fitRequestFor({ ...aircraft, spec }, packs, [flight('one'), flight('two')], null)),
+    );
+  expect(again(cycled)).toBeNull();
+  const larger = batteries.map((one) => ({ ...one, pack: { ...one.pack, ratedCapacityMah: 2500 } }));
+  expect(again(larger)).toEqual({ ...none, changed: 2 });
+  expect(again(batteries, { ...jayOnTheFell.aircraft, takeoffMassKg: 0.26 })).toEqual({
+    ...none,
+    otherBasis: true,
+  });
+});
+
+test('a list leaves out what grows with the flights, and keeps what a belief is made of', () => {
+  const one = new SyntheticAircraft(5, asSupposed);
+  const request = ask(flight('one'));
+  const fit = fitOf({
+    ...request,
+    batteries: [{ ...jayOnTheFell.battery, id: 'a' }],
+    flights: [{ ...one.fly(['hover']).flight, batteryId: 'a' }],
+  });
+  if (!fit.ok) throw new Error(toldInSi(fit.refusal));
+  const listed = listedFit({
+    ...kept,
+    id: 'fit',
+    aircraftId: 'jay',
+    madeAt: kept.createdAt,
+    ...basisOf(request),
+    fit: fit.value,
+  });
+  expect(Object.keys(listed.fit)).not.toEqual(expect.arrayContaining(['flights']));
+  expect(listed.fit.posterior).toEqual(fit.value.posterior);
+  expect(listed.fit.flown).toBe(1);
+});
+
+test('a pack that clearly gives less is for short shots; within its spread it is one of the others', () => {
+  const against = (value: number, spread: number) => ({
+    againstOthers: { value, spread, priorValue: 0, priorSpread: 0.04 },
+  });
+  const said = (one: ReturnType<typeof against>) => {
+    const advice = packAdvice(one);
+    return advice && toldInSi(advice);
+  };
+  expect(said(against(-0.09, 0.03))).toBe('Gives 9 % less than the others, ±3: keep it for short shots');
+  expect(said(against(-0.05, 0.03))).toBe('Gives as much as the others, ±3 %');
+  expect(packAdvice({ againstOthers: null })).toBeNull();
+});

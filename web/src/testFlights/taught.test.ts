@@ -1,0 +1,78 @@
+import { type Fit, fitOf } from '@acorn-tally/core';
+import { asSupposed, SyntheticAircraft, synthetic } from '../../../core/fixtures/calibrationWorlds';
+import { jayOnTheFell } from '../../../core/fixtures/jay';
+import { changesInWords, stillUnknown, taughtLines } from './taughtWords';
+
+const one = new SyntheticAircraft(3, asSupposed);
+function fitted(...flights: ReturnType<typeof one.fly>[]): Fit {
+  const fit = fitOf(synthetic(flights));
+  if (!fit.ok) throw new Error(fit.refusal.template);
+  return fit.value;
+}
+const sheet = jayOnTheFell.aircraft;
+const labelOf = (id: string) => id;
+
+/** A fit that says something definite. */
+function saying(name: Fit['parameters'][number]['name'], value: number, spread: number): Fit {
+  const fit = fitted(one.fly(['hover'], 0, 1));
+  const parameters = fit.parameters.map((each) =>
+    each.name === name ? { ...each, value, spread, learned: 0.6 } : { ...each, learned: 0 },
+  );
+  return { ...fit, parameters, batteries: [] };
+}
+const line = (fit: Fit) => taughtLines(fit, 'Jay', sheet, labelOf)[0];
+
+test('how thirsty it is is said as power: a time of 0.94 of the box is 6 % more, ±2 of the time ±2 of the power (by hand)', () => {
+  expect(line(saying('boxTimeRatio', 1 / 1.06, 0.02 / 1.06 ** 2))).toMatchObject({
+    name: 'Jay draws more than its box says',
+    now: '+6 % ±2',
+    before: '0 % ±7',
+  });
+  expect(line(saying('boxTimeRatio', 1.05, 0.02))?.name).toBe('Jay draws less than its box says');
+  expect(line(saying('boxTimeRatio', 1.002, 0.02))).toMatchObject({
+    name: 'Jay draws what its box says',
+    now: '0 % ±2',
+  });
+});
+
+test('drag and what is kept below 0 % have their own words, and none where the sheet says them', () => {
+  expect(line(saying('dragAreaRatio', 1.11, 0.09))).toMatchObject({ now: '+11 % ±9', before: '0 % ±25' });
+  const hidden = saying('hiddenCharge', 0.09, 0.02);
+  expect(line(hidden)).toMatchObject({ name: 'Kept below 0 %', now: '9 % ±2', before: '5 % ±3' });
+  expect(taughtLines(hidden, 'Jay', { ...sheet, hiddenCharge: 0.08 }, labelOf)).toEqual([]);
+});
+
+test('what is not known is named with the flight that would teach it', () => {
+  const unknown = stillUnknown(fitted(one.fly(['hover'], 0, 1)), sheet);
+  expect(unknown.map(({ way }) => way)).toContain('Fly one fast test, there and back');
+  expect(unknown.map(({ name }) => name)).toContain('what is kept below 0 %');
+});
+
+test('packs that stand out come one by one, the weakest first; else one line says that none does', () => {
+  const fit = fitted(one.fly(['hover'], 0, 1), one.fly(['hover'], 1, 2), one.fly(['hover'], 2, 3));
+  const against = (...values: number[]) => ({
+    ...fit,
+    parameters: [],
+    batteries: fit.batteries.slice(0, values.length).map((pack, i) => ({
+      ...pack,
+      learned: 0.4,
+      againstOthers: { value: values[i] as number, spread: 0.03, priorValue: 0, priorSpread: 0.04 },
+    })),
+  });
+  const names = (given: Fit) => taughtLines(given, 'Jay', sheet, labelOf).map(({ name, now }) => [name, now]);
+  expect(names(against(0.05, -0.09, 0.01))).toEqual([
+    ['pack-2 gives less than the other packs', '−9 % ±3'],
+    ['pack-1 gives more than the other packs', '+5 % ±3'],
+  ]);
+  expect(names(against(0.01, -0.01))).toEqual([
+    ['Both packs that were flown give about the same', 'to ±3 %'],
+  ]);
+});
+
+test('what is new since is one sentence', () => {
+  const none = { added: 0, changed: 0, gone: 0, otherBasis: false };
+  expect(changesInWords({ ...none, added: 2 })).toBe('Two flights are new since');
+  expect(changesInWords({ added: 1, changed: 1, gone: 2, otherBasis: false })).toBe(
+    'One flight is new, one flight was changed and two flights no longer count since',
+  );
+});
