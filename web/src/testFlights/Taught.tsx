@@ -19,7 +19,7 @@ import { lazyChart } from '../charts/lazyCharts';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Bar } from '../parts/Bar';
-import { capital } from '../parts/capital';
+import { capital, uncapital } from '../parts/capital';
 import { Headings } from '../parts/Headings';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
@@ -33,6 +33,7 @@ import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { useWriter } from '../state/units';
 import styles from './Taught.module.css';
 import { changesInWords, stillUnknown, taughtLines } from './taughtWords';
 import type { TestRow } from './useTests';
@@ -198,7 +199,8 @@ interface FitProps {
 
 function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: AircraftRecord }) {
   const batteries = useRecords((state) => state.batteries);
-  const lines = taughtLines(fit, aircraft.name, aircraft.spec, labelsOf(batteries));
+  const { say } = useWriter();
+  const lines = taughtLines(fit, aircraft.name, aircraft.spec, labelsOf(batteries), say);
   const unknown = stillUnknown(fit, aircraft.spec);
   return (
     <>
@@ -225,13 +227,16 @@ function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: Aircraft
         </Table>
       </Wide>
       {unknown.length > 0 && (
-        <ul className={styles.unknown} aria-label="Still not known">
-          {unknown.map(({ name, way }) => (
-            <li key={name}>
-              Still not known: {name}. {way}.
-            </li>
-          ))}
-        </ul>
+        <div className={styles.unknown}>
+          Still not known, and what would teach it:
+          <ul>
+            {unknown.map(({ name, way }) => (
+              <li key={name}>
+                {name}: {uncapital(way)}
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
       <Note>
         Hardly ever learnt from flights: the capacity of a pack by itself, what a stop costs, the electronics.

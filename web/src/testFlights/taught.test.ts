@@ -1,6 +1,7 @@
-import { type Fit, fitOf } from '@acorn-tally/core';
+import { type Fit, fitOf, imperialUnits, metricUnits } from '@acorn-tally/core';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../../core/fixtures/calibrationWorlds';
 import { jayOnTheFell } from '../../../core/fixtures/jay';
+import { writerOf } from '../state/units';
 import { changesInWords, stillUnknown, taughtLines } from './taughtWords';
 
 const one = new SyntheticAircraft(3, asSupposed);
@@ -11,6 +12,7 @@ function fitted(...flights: ReturnType<typeof one.fly>[]): Fit {
 }
 const sheet = jayOnTheFell.aircraft;
 const labelOf = (id: string) => id;
+const { say } = writerOf(metricUnits);
 
 /** A fit that says something definite. */
 function saying(name: Fit['parameters'][number]['name'], value: number, spread: number): Fit {
@@ -20,7 +22,7 @@ function saying(name: Fit['parameters'][number]['name'], value: number, spread: 
   );
   return { ...fit, parameters, batteries: [] };
 }
-const line = (fit: Fit) => taughtLines(fit, 'Jay', sheet, labelOf)[0];
+const line = (fit: Fit) => taughtLines(fit, 'Jay', sheet, labelOf, say)[0];
 
 test('how thirsty it is is said as power: a time of 0.94 of the box is 6 % more, ±2 of the time ±2 of the power (by hand)', () => {
   expect(line(saying('boxTimeRatio', 1 / 1.06, 0.02 / 1.06 ** 2))).toMatchObject({
@@ -39,7 +41,14 @@ test('drag and what is kept below 0 % have their own words, and none where the s
   expect(line(saying('dragAreaRatio', 1.11, 0.09))).toMatchObject({ now: '+11 % ±9', before: '0 % ±25' });
   const hidden = saying('hiddenCharge', 0.09, 0.02);
   expect(line(hidden)).toMatchObject({ name: 'Kept below 0 %', now: '9 % ±2', before: '5 % ±3' });
-  expect(taughtLines(hidden, 'Jay', { ...sheet, hiddenCharge: 0.08 }, labelOf)).toEqual([]);
+  expect(taughtLines(hidden, 'Jay', { ...sheet, hiddenCharge: 0.08 }, labelOf, say)).toEqual([]);
+});
+
+test('what cold takes is said for ten degrees of the pilot’s own, or eighteen', () => {
+  const fit = saying('capacityLossPerK', 0.006, 0.001);
+  expect(line(fit)).toMatchObject({ name: 'Charge lost in 10 °C of cold', now: '6 % ±1', before: '5 % ±2' });
+  const imperial = taughtLines(fit, 'Jay', sheet, labelOf, writerOf(imperialUnits).say);
+  expect(imperial[0]?.name).toBe('Charge lost in 18 °F of cold');
 });
 
 test('what is not known is named with the flight that would teach it', () => {
@@ -59,7 +68,8 @@ test('packs that stand out come one by one, the weakest first; else one line say
       againstOthers: { value: values[i] as number, spread: 0.03, priorValue: 0, priorSpread: 0.04 },
     })),
   });
-  const names = (given: Fit) => taughtLines(given, 'Jay', sheet, labelOf).map(({ name, now }) => [name, now]);
+  const names = (given: Fit) =>
+    taughtLines(given, 'Jay', sheet, labelOf, say).map(({ name, now }) => [name, now]);
   expect(names(against(0.05, -0.09, 0.01))).toEqual([
     ['pack-2 gives less than the other packs', '−9 % ±3'],
     ['pack-1 gives more than the other packs', '+5 % ±3'],

@@ -5,10 +5,12 @@ import {
   type Learnable,
   type LearntParameter,
   priors,
+  sentence,
   type WayToKnow,
   waysToKnow,
 } from '@acorn-tally/core';
 import { flightsInWords } from '../answers/trust';
+import type { Writer } from '../state/units';
 
 /** One thing that flights taught, as a pilot says it: what it is now, how sure, and what it was before. */
 export interface TaughtLine {
@@ -26,30 +28,28 @@ interface Words {
   readonly slope: (value: number) => number;
   /** Whether it is told as so much more or less than usual. */
   readonly signed: boolean;
-  /** The field of the sheet that says it: then no flight teaches it. */
-  readonly sheet?: keyof Aircraft;
 }
 
 const asRatio = { shown: (ratio: number) => ratio - 1, slope: () => 1, signed: true };
 
-const words = (name: string): Partial<Record<Learnable, Words>> => ({
+const words = (name: string, say: Writer['say']): Partial<Record<Learnable, Words>> => ({
   boxTimeRatio: {
     name: (ratio) => `${name} draws ${againstBox(ratio)} its box says`,
     shown: (ratio) => 1 / ratio - 1,
     slope: (ratio) => 1 / ratio ** 2,
     signed: true,
   },
-  dragAreaRatio: { name: () => 'Drag, against what is usual for its mass', ...asRatio, sheet: 'dragAreaM2' },
+  dragAreaRatio: { name: () => 'Drag, against what is usual for its mass', ...asRatio },
   styleSpeedRatio: { name: () => 'Speed of your slow, normal and fast, against the usual', ...asRatio },
   hiddenCharge: {
     name: () => 'Kept below 0 %',
     shown: (charge) => charge,
     slope: () => 1,
     signed: false,
-    sheet: 'hiddenCharge',
   },
   capacityLossPerK: {
-    name: () => 'Charge lost in ten degrees of cold',
+    name: () =>
+      say(sentence('cold', 'Charge lost in {colderDifferenceC} of cold', { colderDifferenceC: 10 })),
     shown: (perK) => 10 * perK,
     slope: () => 10,
     signed: false,
@@ -86,10 +86,11 @@ export function taughtLines(
   name: string,
   sheet: Aircraft,
   labelOf: (id: string) => string,
+  say: Writer['say'],
 ): TaughtLine[] {
-  const told = words(name);
+  const told = words(name, say);
   const ofAircraft = fit.parameters
-    .filter((one) => isTold(one, told, sheet) && one.learned >= worthTelling)
+    .filter((one) => one.name in told && !isOnSheet(one, sheet) && one.learned >= worthTelling)
     .sort((a, b) => b.learned - a.learned)
     .map(({ name: key, value, spread, priorValue, priorSpread, learned }) => {
       const { name: line, shown, slope, signed } = told[key] as Words;
@@ -133,7 +134,6 @@ function packLines({ batteries }: Pick<Fit, 'batteries'>, labelOf: (id: string) 
 
 /** What is still as it was before any flight, and which one would teach it. */
 export function stillUnknown(fit: Fit, sheet: Aircraft): { readonly name: string; readonly way: string }[] {
-  const told = words('It');
   const names: Partial<Record<Learnable, string>> = {
     boxTimeRatio: 'how thirsty it is against its box',
     dragAreaRatio: 'its drag, which counts in fast flight and wind',
@@ -143,18 +143,20 @@ export function stillUnknown(fit: Fit, sheet: Aircraft): { readonly name: string
   };
   return fit.parameters.flatMap((one) => {
     const name = names[one.name];
-    if (!name || !isTold(one, told, sheet) || one.learned >= worthTelling) return [];
+    if (!name || isOnSheet(one, sheet) || one.learned >= worthTelling) return [];
     return [{ name, way: waysToKnow[priors[one.name].betterBy as WayToKnow] }];
   });
 }
 
-function isTold(
-  { name }: LearntParameter,
-  told: Partial<Record<Learnable, Words>>,
-  sheet: Aircraft,
-): boolean {
-  const line = told[name];
-  return line !== undefined && (line.sheet === undefined || sheet[line.sheet] == null);
+/** The field of a sheet that says it: then no flight teaches it. */
+const onSheet: Partial<Record<Learnable, keyof Aircraft>> = {
+  dragAreaRatio: 'dragAreaM2',
+  hiddenCharge: 'hiddenCharge',
+};
+
+function isOnSheet({ name }: LearntParameter, sheet: Aircraft): boolean {
+  const field = onSheet[name];
+  return field !== undefined && sheet[field] != null;
 }
 
 /** "Two flights are new and one was changed since." */
