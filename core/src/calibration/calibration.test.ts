@@ -176,9 +176,10 @@ describe('what is learnt', () => {
   test('one hover tells how thirsty it is (its spread falls to some two thirds), and hardly the drag', () => {
     const one = new SyntheticAircraft(3, asSupposed);
     const fit = fitted(synthetic([one.fly(['hover'], 0, 1)]));
-    const { spread, priorSpread, value } = parameter(fit, 'boxTimeRatio');
-    expect(spread / value / priorSpread).toBeGreaterThan(0.55);
-    expect(spread / value / priorSpread).toBeLessThan(0.8);
+    const { spread, priorSpread, learned } = parameter(fit, 'boxTimeRatio');
+    expect(spread / priorSpread).toBeGreaterThan(0.55);
+    expect(spread / priorSpread).toBeLessThan(0.8);
+    expect(learned).toBeCloseTo(1 - (spread / priorSpread) ** 2, 12);
     expect(parameter(fit, 'dragAreaRatio').learned).toBeLessThan(0.1);
     const fast = fitted(
       synthetic([one.fly(['hover'], 0, 1), one.fly(['fast'], 0, 1), one.fly(['fast'], 0, 1)]),

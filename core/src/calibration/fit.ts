@@ -14,7 +14,10 @@ import { foretold, learnedFrom, type Posterior, posteriorOf, varianceAlong, with
 import type { LinearFlight, Progress } from './search';
 import { type Learnable, learnable, lnHealth, type PackAsKept } from './unknowns';
 
-/** A constant of the aircraft as it is believed after the flights, beside what was believed before; spreads are one deviation. */
+/**
+ * A constant of the aircraft as it is believed after the flights, beside what was believed before; spreads are one deviation, for
+ * a ratio as at its prior value.
+ */
 export interface LearntParameter {
   readonly name: Learnable;
   readonly value: number;
@@ -149,14 +152,14 @@ function shortened(value: number): number {
 
 function learntParameter(name: Learnable, place: number, { mean, covariance }: Posterior): LearntParameter {
   const prior: Assumed = priors[name];
-  const [value, deviation] = [drawn(prior, mean[place] as number), Math.sqrt(covariance.get(place, place))];
-  const spreadAt = (at: number) => (prior.kind === 'relative' ? at * prior.spread : prior.spread);
+  const deviation = Math.sqrt(covariance.get(place, place));
+  const priorSpread = prior.kind === 'relative' ? prior.value * prior.spread : prior.spread;
   return {
     name,
-    value,
-    spread: spreadAt(value) * deviation,
+    value: drawn(prior, mean[place] as number),
+    spread: priorSpread * deviation,
     priorValue: prior.value,
-    priorSpread: spreadAt(prior.value),
+    priorSpread,
     learned: Math.max(0, 1 - deviation ** 2),
   };
 }

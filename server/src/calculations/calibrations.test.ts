@@ -32,7 +32,7 @@ test('a calibration answers a fit as the contract names it, and the same flights
   expect(Object.keys(first)).toEqual(
     expect.arrayContaining(['name', 'value', 'spread', 'priorValue', 'priorSpread', 'learned']),
   );
-  expect(first.learned).toBeCloseTo(1 - (first.spread / first.value / 0.07) ** 2, 4);
+  expect(first.learned).toBeCloseTo(1 - (first.spread / first.priorSpread) ** 2, 9);
   expect(fit.between.flightSpread).toBe(0.04);
   expect(fit.posterior.names).toHaveLength(fit.posterior.mean.length);
   expect(fit.flights.map(({ id }: { id: string }) => id)).toEqual(flights.map(({ id }) => id));

@@ -25,7 +25,7 @@ function saying(name: Fit['parameters'][number]['name'], value: number, spread: 
 const line = (fit: Fit) => taughtLines(fit, 'Jay', sheet, labelOf, say)[0];
 
 test('how thirsty it is is said as power: a time of 0.94 of the box is 6 % more, ±2 of the time ±2 of the power (by hand)', () => {
-  expect(line(saying('boxTimeRatio', 1 / 1.06, 0.02 / 1.06 ** 2))).toMatchObject({
+  expect(line(saying('boxTimeRatio', 1 / 1.06, 0.02 / 1.06))).toMatchObject({
     name: 'Jay draws more than its box says',
     now: '+6 % ±2',
     before: '0 % ±7',
@@ -38,7 +38,7 @@ test('how thirsty it is is said as power: a time of 0.94 of the box is 6 % more,
 });
 
 test('drag and what is kept below 0 % have their own words, and none where the sheet says them', () => {
-  expect(line(saying('dragAreaRatio', 1.11, 0.09))).toMatchObject({ now: '+11 % ±9', before: '0 % ±25' });
+  expect(line(saying('dragAreaRatio', 1.11, 0.09 / 1.11))).toMatchObject({ now: '+11 % ±9', before: '0 % ±25' });
   const hidden = saying('hiddenCharge', 0.09, 0.02);
   expect(line(hidden)).toMatchObject({ name: 'Kept below 0 %', now: '9 % ±2', before: '5 % ±3' });
   expect(taughtLines(hidden, 'Jay', { ...sheet, hiddenCharge: 0.08 }, labelOf, say)).toEqual([]);

@@ -23,20 +23,20 @@ export interface TaughtLine {
 
 interface Words {
   readonly name: (value: number) => string;
-  /** What is shown of a value, and by how much a spread of it counts there. */
+  /** What is shown of a value, and by how much its spread, which is as at the prior value, counts there. */
   readonly shown: (value: number) => number;
   readonly slope: (value: number) => number;
   /** Whether it is told as so much more or less than usual. */
   readonly signed: boolean;
 }
 
-const asRatio = { shown: (ratio: number) => ratio - 1, slope: () => 1, signed: true };
+const asRatio = { shown: (ratio: number) => ratio - 1, slope: (ratio: number) => ratio, signed: true };
 
 const words = (name: string, say: Writer['say']): Partial<Record<Learnable, Words>> => ({
   boxTimeRatio: {
     name: (ratio) => `${name} draws ${againstBox(ratio)} its box says`,
     shown: (ratio) => 1 / ratio - 1,
-    slope: (ratio) => 1 / ratio ** 2,
+    slope: (ratio) => 1 / ratio,
     signed: true,
   },
   dragAreaRatio: { name: () => 'Drag, against what is usual for its mass', ...asRatio },
