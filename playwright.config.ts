@@ -34,8 +34,8 @@ export default defineConfig({
   },
   projects: [
     { name: 'work', testMatch: /.*\.spec\.ts/ },
-    // Measures how the screen keeps up: alone on the machine, after all else.
-    { name: 'measure', testMatch: /.*\.measure\.ts/, dependencies: ['work'] },
+    // Measures how the screen keeps up: alone on the machine, after all else, one by one.
+    { name: 'measure', testMatch: /.*\.measure\.ts/, dependencies: ['work'], workers: 1 },
     { name: 'screenshots', testMatch: /screenshots\.ts/ },
   ],
 });
