@@ -1,9 +1,11 @@
 import { Matrix } from 'ml-matrix';
+import { boxMiddle } from '../../fixtures/beliefs';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../fixtures/calibrationWorlds';
 import { afterOneFlight } from '../../fixtures/fittedFlights';
 import { jayOnTheFell } from '../../fixtures/jay';
+import { healthSpread } from '../battery/wear';
 import { beliefFrom, coefficientsFor } from '../belief/belief';
-import { estimate } from '../estimate/estimate';
+import { estimate, estimateWithLedger } from '../estimate/estimate';
 import { estimateInFull } from '../estimate/full';
 import { median } from '../statistics/quantile';
 import { toldInSi } from '../units/sentence';
@@ -268,6 +270,43 @@ describe('a fit that is used', () => {
       jayOnTheFell.aircraft.advertisedFlightTimeS,
     );
     expect(sum).toBe(Math.round(usableS.planned));
+  });
+
+  test('what a slower box alone does is the line of the aircraft; the other causes hardly move', () => {
+    const only = { names: ['boxTimeRatio'], mean: [-1], factor: [[0.01]] } as const;
+    const thirsty = beliefFrom(
+      { basis: { source: 'fit', fitId: 'x', flights: 1 }, learned: only },
+      { draws: 16, seed: 1 },
+    );
+    const [mine, boxed] = [thirsty, boxMiddle].map((held) => {
+      const answer = estimateWithLedger(jayOnTheFell, held);
+      if (!answer.ok) throw new Error(toldInSi(answer.refusal));
+      return new Map(answer.value.ledger.map(({ cause, seconds }) => [cause, seconds]));
+    }) as [Map<string, number>, Map<string, number>];
+    // Seven per cent of the time in the air down to 0 %, some 22 to 31 minutes.
+    expect(mine.get('own-aircraft')).toBeLessThan(-0.06 * 22 * 60);
+    expect(mine.get('own-aircraft')).toBeGreaterThan(-0.075 * 31 * 60);
+    for (const cause of ['style', 'air', 'temperature', 'wear', 'not-full', 'hidden']) {
+      expect(Math.abs((mine.get(cause) ?? 0) - (boxed.get(cause) ?? 0))).toBeLessThan(15);
+    }
+    expect(boxed.has('own-aircraft')).toBe(false);
+  });
+
+  test('how far a pack is known against one other is the spread of their difference, by hand from the covariance', () => {
+    const one = new SyntheticAircraft(77, asSupposed);
+    const two = fitted(
+      synthetic([one.fly(['hover'], 0, 1), one.fly(['hover'], 1, 2), one.fly(['slow'], 1, 2)]),
+    );
+    const [first, second] = synthetic([]).batteries.map(healthSpread) as [number, number];
+    const at = (id: string) => two.posterior.names.indexOf(healthOfPack(id));
+    const [a, b] = [at('pack-1'), at('pack-2')];
+    const c = (i: number, k: number) => two.posterior.covariance[i]?.[k] as number;
+    const variance = first ** 2 * c(a, a) + second ** 2 * c(b, b) - 2 * first * second * c(a, b);
+    const [pack] = two.batteries;
+    expect(pack?.againstOthers?.spread).toBeCloseTo(
+      (1 + (pack?.againstOthers?.value ?? 0)) * Math.sqrt(variance),
+      5,
+    );
   });
 
   test('a health that was measured by hand wins over what the flights say of the pack', () => {

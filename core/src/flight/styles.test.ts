@@ -49,3 +49,26 @@ test('no stretch asks for more than the mode’s top, and a wind beyond it is re
   expect(flown('fast', 0, {}, 10).stretches).toEqual([{ airspeedMps: 9, share: 1 }]);
   expect(() => flown('normal', 11, {}, 10)).toThrow('wind-beyond-mode');
 });
+
+test('a flight’s own speed lies 5 % from an airspeed that was noted, 8 % from how its style is flown, never past the mode’s top', () => {
+  const air = {
+    windMps: 0,
+    windFromDeg: 0,
+    windDeviationMps: 0,
+    gustMps: 0,
+    densityKgm3: 1.2,
+    temperatureC: 15,
+  };
+  const speed = (share: Parameters<typeof flownStyle>[1], ownSpeedDeviations: number) => {
+    const { aircraft } = jayOnTheFell;
+    const outcome = flownStyle(
+      { aircraft, coefficients: { styleSpeedRatio: 1, ownSpeedDeviations } },
+      share,
+      air,
+    );
+    return outcome.ok ? outcome.value.stretches[0]?.airspeedMps : null;
+  };
+  expect(speed({ style: 'normal', airspeedMps: 8 }, 1)).toBeCloseTo(8 * Math.exp(0.05), 12);
+  expect(speed({ style: 'slow' }, -1)).toBeCloseTo((speed({ style: 'slow' }, 0) ?? 0) * Math.exp(-0.08), 12);
+  expect(speed({ style: 'normal', airspeedMps: 8 }, 40)).toBeLessThan(30);
+});
