@@ -38,7 +38,10 @@ test('how thirsty it is is said as power: a time of 0.94 of the box is 6 % more,
 });
 
 test('drag and what is kept below 0 % have their own words, and none where the sheet says them', () => {
-  expect(line(saying('dragAreaRatio', 1.11, 0.09 / 1.11))).toMatchObject({ now: '+11 % ±9', before: '0 % ±25' });
+  expect(line(saying('dragAreaRatio', 1.11, 0.09 / 1.11))).toMatchObject({
+    now: '+11 % ±9',
+    before: '0 % ±25',
+  });
   const hidden = saying('hiddenCharge', 0.09, 0.02);
   expect(line(hidden)).toMatchObject({ name: 'Kept below 0 %', now: '9 % ±2', before: '5 % ±3' });
   expect(taughtLines(hidden, 'Jay', { ...sheet, hiddenCharge: 0.08 }, labelOf, say)).toEqual([]);
