@@ -29,6 +29,7 @@ export * from './calibration/checkedKnowledge';
 export * from './calibration/fit';
 export * from './calibration/flags';
 export * from './calibration/knowledge';
+export * from './calibration/limits';
 export * from './calibration/marks';
 export * from './calibration/modelVersion';
 export {

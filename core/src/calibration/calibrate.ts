@@ -15,10 +15,6 @@ import {
 } from './search';
 import { learnable, type PackAsKept, unknownsOf } from './unknowns';
 
-/** Of one aircraft; some three seconds' work. */
-export const mostFlightsOfFit = 200;
-export const mostPacksOfFit = 40;
-
 /** Flights of one aircraft, and the batteries that flew them. */
 export interface CalibrationRequest {
   readonly aircraft: Aircraft;

@@ -50,6 +50,14 @@ test('a fit is asked for with the flights of its aircraft in order, its packs, a
   expect(request.flights[1]?.events).toEqual([{ kind: 'low-warning', timeS: 1000, charge: 0.3 }]);
 });
 
+test('of very many flights the latest two hundred teach', () => {
+  const many = Array.from({ length: 203 }, (_, i) =>
+    flight(`f${i}`, { flownAt: new Date(Date.parse('2026-01-01T10:00:00Z') + i * 86_400_000).toISOString() }),
+  );
+  const { flights } = ask(...many);
+  expect([flights.length, flights[0]?.id, flights.at(-1)?.id]).toEqual([200, 'f3', 'f202']);
+});
+
 test('a fit is another once a flight, its air, its pack or the sheet is; not for a note or a cycle', () => {
   const then = basisOf(ask(flight('one'), flight('two')));
   const since = (...tests: CountedTest[]) => changesSince(then, basisOf(ask(...tests)));

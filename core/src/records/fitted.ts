@@ -1,4 +1,5 @@
 import type { Fit, FitRequest } from '../calibration/fit';
+import { mostFlightsOfFit } from '../calibration/limits';
 import { modelVersion } from '../calibration/modelVersion';
 import type { PlannedFlight } from '../calibration/nextTests';
 import type { CalibrationFlight } from '../calibration/predicted';
@@ -10,7 +11,7 @@ import type { AircraftRecord, BatteryRecord, Kept, TestFlightContent } from './r
 /** A test flight with whether it counts: not excluded, and nothing odd about it unanswered. */
 export type CountedTest = TestFlightContent & { readonly id: string; readonly counts: boolean };
 
-/** What a fit of an aircraft is made of: its flights in the order in which they were flown, and its batteries. */
+/** What a fit of an aircraft is made of: its latest flights in the order in which they were flown, and its batteries. */
 export function fitRequestFor(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],
@@ -21,7 +22,8 @@ export function fitRequestFor(
   const known = new Set(own.map(({ id }) => id));
   const flown = tests
     .filter(({ aircraftId, batteryId }) => aircraftId === aircraft.id && known.has(batteryId))
-    .sort((a, b) => Date.parse(a.flownAt) - Date.parse(b.flownAt) || (a.id < b.id ? -1 : 1));
+    .sort((a, b) => Date.parse(a.flownAt) - Date.parse(b.flownAt) || (a.id < b.id ? -1 : 1))
+    .slice(-mostFlightsOfFit);
   return {
     aircraft: aircraft.spec,
     batteries: own.map(({ id, pack }) => ({ ...asKept(pack), id })),

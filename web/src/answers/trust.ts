@@ -1,26 +1,6 @@
 import { type AircraftRecord, type Basis, minutesAndSeconds } from '@acorn-tally/core';
+import { countInWords } from '../fields/percent';
 import { currentFit } from '../state/belief';
-
-const small = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
-
-/** "nine", "24". */
-export function countInWords(count: number): string {
-  return small[count] ?? String(count);
-}
 
 /** "nine flights", "one flight". */
 export function flightsInWords(count: number): string {

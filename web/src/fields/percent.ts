@@ -17,5 +17,12 @@ export function inHundred(chance: number): string {
 export function shareInWords(share: number): string {
   const tenths = Math.round(share * 10);
   if (Math.abs(share * 10 - tenths) > 1e-6) return `${Math.round(share * 100)} in 100`;
-  return `${['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'][tenths]} in ten`;
+  return `${countInWords(tenths)} in ten`;
+}
+
+const small = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ');
+
+/** "nine", "24". */
+export function countInWords(count: number): string {
+  return small[count] ?? String(count);
 }

@@ -1,23 +1,8 @@
 import type { SwapPlan } from '@acorn-tally/core';
-
-const numberWords = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
+import { countInWords } from '../fields/percent';
 
 function counted(count: number, one: string, many: string): string {
-  return `${numberWords[count] ?? count} ${count === 1 ? one : many}`;
+  return `${countInWords(count)} ${count === 1 ? one : many}`;
 }
 
 /** The answer in a sentence: "Four batteries do it, four take-offs". */
