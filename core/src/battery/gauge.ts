@@ -14,6 +14,9 @@ export const gaugePriors = {
   },
 } as const satisfies Record<string, Assumed>;
 
+/** A gauge shows whole per cent: the deviation of what lies between, 1/√12 of one. */
+export const roundingCharge = 0.01 / Math.sqrt(12);
+
 /** How the gauge of one flight is bent against its cell. */
 export const bendPriors = {
   gaugeBendRatio: {

@@ -126,6 +126,16 @@ export function worldMoved(
   return { deviations: { ...deviations, ...to }, coefficients: moved };
 }
 
+const ofPack = 'healthDeviations of ';
+
+/** The unknown that is the health of one battery, and the battery whose health an unknown is (null for another). */
+export function healthOfPack(batteryId: string): UnknownName {
+  return `${ofPack}${batteryId}`;
+}
+export function packOfHealth(name: string): string | null {
+  return name.startsWith(ofPack) ? name.slice(ofPack.length) : null;
+}
+
 /**
  * What holds in a world for one battery: what was learned of that very one, else what is true of any. A health that was
  * measured by hand wins over what flights taught of it.
@@ -136,7 +146,6 @@ export function coefficientsFor(
   { health }: Pick<Battery, 'health'>,
 ): Coefficients {
   if (batteryId === null || health != null) return coefficients;
-  const name: UnknownName = `healthDeviations of ${batteryId}`;
-  const own = deviations[name];
+  const own = deviations[healthOfPack(batteryId)];
   return own === undefined ? coefficients : { ...coefficients, healthDeviations: own };
 }

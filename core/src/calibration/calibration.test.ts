@@ -4,7 +4,7 @@ import { asSupposed, SyntheticAircraft, synthetic } from '../../fixtures/calibra
 import { afterOneFlight } from '../../fixtures/fittedFlights';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { healthSpread } from '../battery/wear';
-import { beliefFrom, coefficientsFor } from '../belief/belief';
+import { beliefFrom, coefficientsFor, healthOfPack } from '../belief/belief';
 import { estimate, estimateWithLedger } from '../estimate/estimate';
 import { estimateInFull } from '../estimate/full';
 import { median } from '../statistics/quantile';
@@ -16,7 +16,7 @@ import { heardOf, saidWith, weightOf } from './heard';
 import { marksOf, mostMarks } from './marks';
 import { foretold, learnedFrom, posteriorOf, without } from './posterior';
 import type { FittedFlight, LinearFlight } from './search';
-import { healthOfPack, learnable } from './unknowns';
+import { learnable } from './unknowns';
 
 const styles = ['hover', 'slow', 'normal', 'fast'] as const;
 

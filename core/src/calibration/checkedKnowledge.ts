@@ -1,4 +1,4 @@
-import type { Knowledge, UnknownName } from '../belief/belief';
+import { type Knowledge, packOfHealth, type UnknownName } from '../belief/belief';
 import { priors } from '../belief/priors';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Taught } from './knowledge';
@@ -57,5 +57,5 @@ export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: Ta
 }
 
 function isKnown(name: UnknownName): boolean {
-  return name in priors || name.startsWith('healthDeviations of ');
+  return name in priors || packOfHealth(name) !== null;
 }

@@ -1,6 +1,7 @@
-import type { UnknownName } from '../belief/belief';
+import { healthOfPack, type UnknownName } from '../belief/belief';
 import { priors } from '../belief/priors';
 import { luckPriors } from '../flight/luck';
+import { eightInTenDeviations } from '../statistics/normalQuantile';
 import { median } from '../statistics/quantile';
 import { type Assumed, drawn } from '../units/assumed';
 import { type Outcome, success } from '../units/outcome';
@@ -106,9 +107,6 @@ export interface FitRequest extends CalibrationRequest {
   readonly planned?: PlannedFlight | null;
 }
 
-/** Eight of ten of a normal lie within so many deviations. */
-const eightInTen = 1.2815515655446004;
-
 /**
  * Fits an aircraft and its packs to their flights, and says what came of it: what was learnt of what, how well each flight
  * is foretold by the others, which one to look at, and which test would narrow the planned flight most. Pure and deterministic.
@@ -170,7 +168,7 @@ function learntPack(
   names: readonly UnknownName[],
   { mean, covariance }: Posterior,
 ): LearntPack {
-  const placeOf = ({ id }: PackAsKept) => names.indexOf(`healthDeviations of ${id}`);
+  const placeOf = ({ id }: PackAsKept) => names.indexOf(healthOfPack(id));
   const { middle, spread } = lnHealth(pack);
   const place = placeOf(pack);
   const [z, deviation] =
@@ -252,10 +250,10 @@ function told(
   const estimatedS = flownS * Math.exp(-missLn);
   return {
     estimatedS,
-    p10S: estimatedS * Math.exp(-eightInTen * spreadLn),
-    p90S: estimatedS * Math.exp(eightInTen * spreadLn),
+    p10S: estimatedS * Math.exp(-eightInTenDeviations * spreadLn),
+    p90S: estimatedS * Math.exp(eightInTenDeviations * spreadLn),
     missFraction: estimatedS / flownS - 1,
-    insideBand: Math.abs(missLn) <= eightInTen * spreadLn,
+    insideBand: Math.abs(missLn) <= eightInTenDeviations * spreadLn,
   };
 }
 

@@ -1,13 +1,11 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { bendPriors } from '../battery/gauge';
+import { bendPriors, roundingCharge } from '../battery/gauge';
 import { type World, worldMoved } from '../belief/belief';
 import type { SolvedBox } from '../flight/box';
 import type { Outcome } from '../units/outcome';
 import { logTimes, type ReadyFlight, type StartOff } from './predicted';
 import { ofOneFlight } from './unknowns';
 
-/** Of what a gauge shows, what lies between two whole per cent: 1/√12 of one. */
-const roundingCharge = 0.0029;
 /** How well the start is known that was noted of a flight, one deviation (assumed). */
 const startSpread = { temperatureK: 2, charge: roundingCharge } as const;
 /** How a gauge is bent against the cell, as a share of time, and over how much of the gauge a bend reaches (assumed). */

@@ -1,4 +1,4 @@
-import { fromTheBox, type Knowledge, type Learned } from '../belief/belief';
+import { fromTheBox, type Knowledge, type Learned, packOfHealth } from '../belief/belief';
 import { modelVersion } from './modelVersion';
 
 /** Deviations of the priors: their names, their likeliest values, their covariance, and its lower triangle by row. */
@@ -29,10 +29,6 @@ export function knowledgeFrom({ id, modelVersion: its, flown, posterior }: KeptF
 
 /** The pack that a fit knows, where it knows one only: then who names none means that one. */
 export function onlyPackOf({ posterior }: Pick<Taught, 'posterior'>): string | null {
-  const packs = posterior.names.flatMap((name) =>
-    name.startsWith(ofPack) ? [name.slice(ofPack.length)] : [],
-  );
+  const packs = posterior.names.map(packOfHealth).filter((id) => id !== null);
   return packs.length === 1 ? (packs[0] as string) : null;
 }
-
-const ofPack = 'healthDeviations of ';

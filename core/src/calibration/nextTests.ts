@@ -1,6 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { Style } from '../aircraft/aircraft';
-import type { UnknownName } from '../belief/belief';
+import { healthOfPack, type UnknownName } from '../belief/belief';
 import type { PriorName } from '../belief/priors';
 import type { EstimateRequest } from '../estimate/request';
 import { simulate } from '../estimate/simulate';
@@ -12,7 +12,7 @@ import { covarianceOf, usualNoise } from './flightNoise';
 import type { FitPosterior } from './knowledge';
 import { type Posterior, varianceAlong } from './posterior';
 import { Boxes, type CalibrationFlight, logTimes, type ReadyFlight, readyFlight } from './predicted';
-import { aircraftWorld, flightWorld, healthOfPack, learnable, ofOneFlight } from './unknowns';
+import { aircraftWorld, flightWorld, learnable, ofOneFlight } from './unknowns';
 
 /** The flight that is to be known better. */
 export type PlannedFlight = EstimateRequest & { readonly batteryId: string };

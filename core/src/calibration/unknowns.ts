@@ -1,6 +1,6 @@
 import type { Battery } from '../battery/battery';
 import { healthSpread, usualHealth } from '../battery/wear';
-import { type UnknownName, type World, worldAt, worldMoved } from '../belief/belief';
+import { healthOfPack, type UnknownName, type World, worldAt, worldMoved } from '../belief/belief';
 import { type PriorName, priorNames, priors } from '../belief/priors';
 import type { Assumed } from '../units/assumed';
 
@@ -42,10 +42,6 @@ export const ofOneFlight: readonly PriorName[] = priorNames.filter(
  */
 export function unknownsOf(flownIds: readonly string[]): readonly UnknownName[] {
   return [...learnable, ...flownIds.map(healthOfPack)];
-}
-
-export function healthOfPack(id: string): UnknownName {
-  return `healthDeviations of ${id}`;
 }
 
 /** The world of an aircraft at some unknowns, for a pack of which nothing was learnt and a flight without luck. */

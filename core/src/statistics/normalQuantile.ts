@@ -23,3 +23,6 @@ export function normalQuantile(p: number): number {
         ((0.012258202635 * (tail - 5) + 0.24197894225) * (tail - 5) + 1);
   return q < 0 ? -size : size;
 }
+
+/** Eight of ten of a normal lie within so many deviations of its middle. */
+export const eightInTenDeviations = normalQuantile(0.9);

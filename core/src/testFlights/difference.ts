@@ -4,6 +4,7 @@ import type { EstimateRequest } from '../estimate/request';
 import { simulate } from '../estimate/simulate';
 import { meanPowerW } from '../flight/bundles';
 import { luckPriors } from '../flight/luck';
+import { eightInTenDeviations } from '../statistics/normalQuantile';
 import { shapleyValues } from '../statistics/shapley';
 import { type Outcome, success } from '../units/outcome';
 import { type DrainFit, fitDrain, flownAt } from './drainFit';
@@ -35,8 +36,6 @@ export interface Difference {
   readonly extraPowerW: number | null;
 }
 
-/** Eight of ten of a normal lie within this many deviations. */
-const eightInTenDeviations = 1.2816;
 /** The label of one pack against another's, as in battery/wear. */
 const packFraction = 0.03;
 /** One gauge read to a whole per cent at the start and one at the end of some 70 %. */

@@ -1,4 +1,4 @@
-import { cellChargeOf } from '../battery/gauge';
+import { bendPriors, cellChargeOf, roundingCharge } from '../battery/gauge';
 import type { World } from '../belief/belief';
 import type { EstimateRequest } from '../estimate/request';
 import { type Simulation, simulate } from '../estimate/simulate';
@@ -7,10 +7,8 @@ import { solveBetween } from '../statistics/solve';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Reading } from './testFlight';
 
-/** A gauge shows whole per cent: the deviation of what lies between, 1/√12. */
-const roundingCharge = 0.0029;
 /** How far the model's own curve and a gauge's bend may leave a reading, as a share of its time (assumed). */
-const bendFraction = 0.015;
+const bendFraction = bendPriors.gaugeBendRatio.spread;
 const ratioBounds = { least: 0.2, most: 5 } as const;
 const ratioTolerance = 1e-6;
 
