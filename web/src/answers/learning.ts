@@ -15,8 +15,9 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import { edited, making } from '../records/changes';
 import { comesOrGoes } from '../records/history';
+import type { Data } from '../records/kinds';
 import { useRecords } from '../records/records';
-import { currentFit } from '../state/belief';
+import { currentOf } from '../state/belief';
 import { type Fitting, testsToFlyNext, useFit } from '../workers/useFit';
 import { countsNow } from './counted';
 import { requestFor } from './useEstimates';
@@ -34,12 +35,12 @@ export interface ToLearn {
 
 export function toLearn(
   aircraft: AircraftRecord,
-  { batteries, testFlights }: Pick<ReturnType<typeof useRecords.getState>, 'batteries' | 'testFlights'>,
+  { batteries, testFlights, fits }: Pick<Data, 'batteries' | 'testFlights' | 'fits'>,
 ): ToLearn {
   const tests = testFlights.map((test) => ({ ...test, counts: countsNow(test) }));
   const request = fitRequestFor(aircraft, batteries, tests, null);
   const basis = basisOf(request);
-  const current = currentFit(aircraft.id);
+  const current = currentOf(aircraft, fits);
   return {
     request,
     basis,
@@ -62,9 +63,8 @@ export function useToLearn(aircraft: AircraftRecord): ToLearn {
   const batteries = useRecords((state) => state.batteries);
   const testFlights = useRecords((state) => state.testFlights);
   const fits = useRecords((state) => state.fits);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the current fit is one of the fits
   return useMemo(
-    () => toLearn(aircraft, { batteries, testFlights }),
+    () => toLearn(aircraft, { batteries, testFlights, fits }),
     [aircraft, batteries, testFlights, fits],
   );
 }

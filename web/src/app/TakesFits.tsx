@@ -13,11 +13,12 @@ export default function TakesFits() {
   const aircraft = useRecords((state) => state.aircraft);
   const batteries = useRecords((state) => state.batteries);
   const testFlights = useRecords((state) => state.testFlights);
+  const fits = useRecords((state) => state.fits);
   useEffect(() => {
     const wanted = new AbortController();
     const due = aircraft
       .filter(({ takesFits }) => takesFits)
-      .map((one) => ({ one, learn: toLearn(one, { batteries, testFlights }) }))
+      .map((one) => ({ one, learn: toLearn(one, { batteries, testFlights, fits }) }))
       .filter(({ learn }) => learn.changes && learn.basis.flights.length > 0 && !taken.has(learn.key));
     const later = setTimeout(() => {
       for (const { one, learn } of due) {
@@ -35,6 +36,6 @@ export default function TakesFits() {
       clearTimeout(later);
       wanted.abort();
     };
-  }, [aircraft, batteries, testFlights]);
+  }, [aircraft, batteries, testFlights, fits]);
   return null;
 }

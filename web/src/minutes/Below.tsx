@@ -10,7 +10,7 @@ import {
   spec,
   withDoubt,
 } from '@acorn-tally/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { shownPlan } from '../answers/planned';
 import { useLedger } from '../answers/useBands';
 import { FlightTable } from '../charts/FlightTable';
@@ -23,8 +23,9 @@ import { Section } from '../parts/Section';
 import { beliefAbout } from '../state/belief';
 import styles from './Below.module.css';
 import { Ledger } from './Ledger';
-import { MeasureNext } from './MeasureNext';
 import { WhatIfs } from './WhatIfs';
+
+const MeasureNext = lazy(() => import('./MeasureNext'));
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -90,7 +91,16 @@ export function Below(props: Props) {
             plannedS={flight.planned?.usableS ?? null}
           />
         )}
-        {question === 'measure' && <MeasureNext label={battery.label} band={(fresh && band) || null} />}
+        {question === 'measure' && (
+          <Suspense fallback={null}>
+            <MeasureNext
+              battery={battery}
+              aircraft={aircraft}
+              conditions={props.conditions}
+              band={(fresh && band) || null}
+            />
+          </Suspense>
+        )}
       </Section>
     </div>
   );

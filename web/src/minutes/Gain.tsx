@@ -1,48 +1,20 @@
-import {
-  type AircraftRecord,
-  type Band,
-  type BatteryRecord,
-  type DayAtPlace,
-  minutesAndSeconds,
-  waysToKnow,
-} from '@acorn-tally/core';
+import { type Band, minutesAndSeconds } from '@acorn-tally/core';
 import { Anchor } from '@mantine/core';
 import { Link } from 'react-router';
-import { useNextTests, useToLearn } from '../answers/learning';
 import { Note } from '../parts/Note';
-import { testInWords } from '../parts/testWords';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import styles from './Trust.module.css';
+import { type Asked, useGains } from './useGains';
 
-interface Props {
-  readonly battery: BatteryRecord;
-  readonly band: Band;
-  readonly aircraft: AircraftRecord;
-  readonly conditions: DayAtPlace;
-}
-
-/**
- * What would gain most minutes to plan on: after a fit, the test to fly next or what is to be read; before it, what the draws tell
- * apart. And whether there are flights that could teach more than is used.
- */
-export default function Gain({ battery, band, aircraft, conditions }: Props) {
-  const batteries = useRecords((state) => state.batteries);
+/** What would gain most minutes to plan on; and whether there are flights that could teach more than is used. */
+export default function Gain({ band, ...asked }: Asked & { readonly band: Band }) {
   const isRead = useRecords((state) => state.loadingRest === 'ready');
   const choose = useChosen((state) => state.choose);
-  const learn = useToLearn(aircraft);
-  const posterior = learn.current?.fit.posterior ?? null;
-  const tests = useNextTests(learn, posterior, aircraft, battery, conditions);
-  const labelOf = (id: string) => batteries.find((one) => one.id === id)?.label ?? 'another pack';
-  const gains = [
-    ...band.sensitivity.map(({ input, seconds }) => ({ way: waysToKnow[input], seconds })),
-    ...(tests ?? []).map((test) => ({
-      way: `Fly a test: ${testInWords(test, labelOf)}`,
-      seconds: test.gainsS,
-    })),
-  ];
-  const [first] = gains.sort((a, b) => b.seconds - a.seconds);
-  const hasMore = isRead && learn.changes !== null && learn.basis.flights.length > 0 && !aircraft.takesFits;
+  const { gains, learn } = useGains(asked, band);
+  const [first] = gains;
+  const hasMore =
+    isRead && learn.changes !== null && learn.basis.flights.length > 0 && !asked.aircraft.takesFits;
   return (
     <>
       {first && (

@@ -1,35 +1,32 @@
-import { type Band, minutesAndSeconds, waysToKnow } from '@acorn-tally/core';
+import { type Band, minutesAndSeconds } from '@acorn-tally/core';
 import { Anchor, Table } from '@mantine/core';
 import { Link } from 'react-router';
 import { Bar } from '../parts/Bar';
 import { Note } from '../parts/Note';
+import { type Asked, useGains } from './useGains';
 
-interface Props {
-  readonly label: string;
-  readonly band: Band | null;
-}
-
-/** What a pilot could find out, and by how much each would narrow the band. */
-export function MeasureNext({ label, band }: Props) {
+/** What a pilot could find out or fly, and by how much each would narrow the band. */
+export default function MeasureNext({ band, ...asked }: Asked & { readonly band: Band | null }) {
+  const { gains } = useGains(asked, band);
   if (!band) return <Note>reckoning …</Note>;
-  const { sensitivity, usableS } = band;
-  const most = Math.max(...sensitivity.map(({ seconds }) => seconds));
+  const { usableS } = band;
+  const most = Math.max(...gains.map(({ seconds }) => seconds));
   const doubtS = usableS.p50 - usableS.planned;
   return (
     <>
       <Note>
-        Of {label}, {minutesAndSeconds(doubtS)} min are kept for doubt: eight in ten flights lie between{' '}
-        {minutesAndSeconds(usableS.p10)} and {minutesAndSeconds(usableS.p90)}. To plan on, you would gain
-        about
+        Of {asked.battery.label}, {minutesAndSeconds(doubtS)} min are kept for doubt: eight in ten flights lie
+        between {minutesAndSeconds(usableS.p10)} and {minutesAndSeconds(usableS.p90)}. To plan on, you would
+        gain about
       </Note>
-      {sensitivity.length === 0 ? (
+      {gains.length === 0 ? (
         <Note>little, whatever you found out.</Note>
       ) : (
         <Table>
           <Table.Tbody>
-            {sensitivity.map(({ input, seconds }) => (
-              <Table.Tr key={input}>
-                <Table.Th scope="row">{waysToKnow[input]}</Table.Th>
+            {gains.map(({ way, seconds }) => (
+              <Table.Tr key={way}>
+                <Table.Th scope="row">{way}</Table.Th>
                 <Bar share={seconds / most} as="spend" />
                 <Table.Td data-figure>{minutesAndSeconds(seconds)}</Table.Td>
               </Table.Tr>

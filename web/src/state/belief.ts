@@ -1,4 +1,5 @@
 import {
+  type AircraftRecord,
   type BatteryRecord,
   type Belief,
   beliefFrom,
@@ -33,8 +34,16 @@ function believing(known: Knowledge): Believed {
 /** The current fit of an aircraft; null where it flies from the box, or the fit was made with other laws. */
 export function currentFit(aircraftId: string): ListedFit | null {
   const { aircraft, fits } = useRecords.getState();
-  const id = aircraft.find((one) => one.id === aircraftId)?.currentFitId;
-  const fit = id ? fits.find((one) => one.id === id && one.aircraftId === aircraftId) : undefined;
+  const record = aircraft.find((one) => one.id === aircraftId);
+  return record ? currentOf(record, fits) : null;
+}
+
+/** The same among the fits that are given. */
+export function currentOf(
+  { id, currentFitId }: Pick<AircraftRecord, 'id' | 'currentFitId'>,
+  fits: readonly ListedFit[],
+): ListedFit | null {
+  const fit = currentFitId ? fits.find((one) => one.id === currentFitId && one.aircraftId === id) : undefined;
   return fit?.fit.modelVersion === modelVersion ? fit : null;
 }
 

@@ -15,6 +15,7 @@ import {
 import { Checkbox } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { airAt } from '../answers/air';
+import { trustInWords } from '../answers/trust';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { LinkButton } from '../parts/LinkButton';
@@ -60,7 +61,7 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
         {battery.label}, {conditions.place}, {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
         {turnBackCharge !== null && (
           <>
-            ; turn back by <b>{turnBackPercent(turnBackCharge)}</b>
+            ; turn back by <b>{turnBackPercent(turnBackCharge)}</b>, {trustInWords(aircraft)}
           </>
         )}
       </div>
