@@ -114,6 +114,26 @@ describe('a linear Gaussian toy, by hand', () => {
     expect(weightOf(heard, saidWith(heard, 1), null)).toBe(1);
   });
 
+  test('left out, the others are weighed anew: a wrong one among them that was believed pulls no more', () => {
+    const flightAt = (residual: number): LinearFlight => {
+      const noise: FlightNoise = { effects: [[0.3]], rest: [[0.01]] };
+      const heard = heardOf([[1]], [residual], noise);
+      return {
+        flight: {} as FittedFlight,
+        residuals: [residual],
+        slopes: [[1]],
+        noise,
+        heard,
+        said: saidWith(heard, 1),
+      };
+    };
+    const [clean, like, wrong] = [flightAt(0), flightAt(0), flightAt(6)] as const;
+    // Believed as it is, with two alike and the prior: 6·p/(1 + 2·p), p = 1/(0.09 + 0.01), some 2.86.
+    const unseen = without(clean, [0], [clean, like, wrong]);
+    expect(unseen.mean[0]).toBeLessThan(0.5);
+    expect(unseen.mean[0]).toBeGreaterThan(0);
+  });
+
   test('a covariance is drawn by its lower triangle; what is none makes no belief', () => {
     const learned = learnedFrom(
       ['boxTimeRatio', 'hiddenCharge'],
@@ -400,4 +420,19 @@ test('the next test is one like the flight that is planned, with its own pack; f
   expect(hover[0]).toMatchObject({ batteryId: 'pack-2' });
   expect(hover.some(({ style, tied }) => style === 'hover' && tied)).toBe(true);
   expect(best?.gainsS).toBeGreaterThan(20);
+});
+
+test('a plain test is flown with a warm pack also where the planned one is cold; what a cold one gains is told apart', () => {
+  const request = synthetic(flown(61, 1));
+  const frost = {
+    ...jayOnTheFell,
+    batteryId: 'pack-1',
+    battery: { ...jayOnTheFell.battery, startTemperatureC: -5 },
+    conditions: { ...jayOnTheFell.conditions, airTemperatureC: -5 },
+  };
+  const hovers = fitted({ ...request, planned: frost }).nextTests.filter(
+    ({ style, batteryId }) => style === 'hover' && batteryId === 'pack-1',
+  );
+  const gained = (twist: string | null) => hovers.find((one) => one.twist === twist)?.gainsS ?? 0;
+  expect(gained('cold-pack')).toBeGreaterThan(gained(null));
 });
