@@ -9,11 +9,20 @@ const fonts = () =>
     new Promise((resolve) => setTimeout(resolve, 800)),
   ]);
 
+/** In place of a chart that could not be fetched: what stands beside it goes on, a running clock first of all. */
+function Unfetched() {
+  return (
+    <p className={styles.unfetched}>
+      The plot could not be fetched. Nothing else is wrong; it comes when the page is loaded anew.
+    </p>
+  );
+}
+
 /** A chart that is fetched, with what draws it, when it is first to be seen. */
 // biome-ignore lint/suspicious/noExplicitAny: the props of whichever chart it is
 export function lazyChart<Chart extends ComponentType<any>>(fetchChart: () => Promise<Chart>) {
   const Fetched = lazy(async () => {
-    const [chart] = await Promise.all([fetchChart(), fonts()]);
+    const [chart] = await Promise.all([fetchChart().catch(() => Unfetched), fonts()]);
     return { default: chart };
   });
   return function LazyChart(props: ComponentProps<Chart>) {

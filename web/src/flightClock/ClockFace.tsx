@@ -1,4 +1,3 @@
-import { minutesAndSeconds } from '@acorn-tally/core';
 import { Tooltip } from '@mantine/core';
 import { IconBackspace, IconSun, IconVolume, IconVolumeOff } from '@tabler/icons-react';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
@@ -18,7 +17,7 @@ import { calls } from './expected';
 import { useAwake } from './useAwake';
 import { useClocks } from './useClocks';
 import { useNow } from './useNow';
-import { aheadInWords, lastInWords, oddInWords, signKeys, signNames } from './words';
+import { aheadInWords, lastInWords, oddInWords, onTheClock, signKeys, signNames } from './words';
 
 const MarksPlot = lazyChart(() => import('./MarksPlot').then((module) => module.MarksPlot));
 
@@ -283,7 +282,7 @@ function Pad({ clock, running, elapsedS, entry, onEntry: setEntry }: PadProps) {
           )}
         </output>
         <ClockKey filled wide disabled={!something} onPress={mark} hotkey="Enter">
-          {heldS === null ? 'Keep' : `Keep ${minutesAndSeconds(heldS)}`}
+          {heldS === null ? 'Keep' : `Keep ${onTheClock(heldS)}`}
         </ClockKey>
       </div>
       <div className={styles.digits}>
@@ -318,7 +317,7 @@ function Pad({ clock, running, elapsedS, entry, onEntry: setEntry }: PadProps) {
         </ClockKey>
         <ClockKey filled wide onPress={end} hotkey="D">
           {isFlight ? 'Touched down' : 'Charge ends'}
-          <span data-unseen> at {minutesAndSeconds(elapsedS)}</span>
+          <span data-unseen> at {onTheClock(elapsedS)}</span>
         </ClockKey>
       </div>
     </div>

@@ -1,9 +1,9 @@
-import { minutesAndSeconds } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
 import { Choosable } from '../parts/Choosable';
 import styles from './ClockFace.module.css';
 import type { FlightClock } from './clocks';
 import type { Running } from './events';
+import { onTheClock } from './words';
 
 interface Props {
   readonly clock: FlightClock;
@@ -24,7 +24,7 @@ export function ClockTile({ clock: { plan }, running, elapsedS, chosen, alone, o
         {!alone && !chosen && <kbd className={styles.hotkey}>X</kbd>}
       </span>
       <span className={styles.seconds} role="timer" aria-label={`${plan.label}, minutes and seconds`}>
-        {minutesAndSeconds(Math.floor(elapsedS))}
+        {onTheClock(elapsedS)}
       </span>
       {running.endedS !== null && <small>{plan.kind === 'flight' ? 'landed' : 'ended'}</small>}
     </>

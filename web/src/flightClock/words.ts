@@ -4,6 +4,9 @@ import type { FlightClock, SignInTheAir } from './clocks';
 import { type ClockMark, markOf, type Running } from './events';
 import { type Against, againstBand, nextWanted, toGoS } from './expected';
 
+/** A moment as the clock shows it, the same on its tile and its keys: the whole seconds that have gone. */
+export const onTheClock = (seconds: number): string => minutesAndSeconds(Math.floor(seconds));
+
 /** What a pilot presses when the aircraft does it. */
 export const signNames: Readonly<Record<SignInTheAir, string>> = {
   'low-warning': 'It warns',
