@@ -1,5 +1,5 @@
 const swc = (decorators, react) => [
-  '@swc/jest',
+  '<rootDir>/scripts/jest-transform.mjs',
   {
     module: { type: 'commonjs' },
     jsc: {
