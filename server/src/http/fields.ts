@@ -146,11 +146,12 @@ export function Part(
     ValidateBy({
       name: 'part',
       validator: {
-        validate: (value) => Array.isArray(value) === isList && typeof value === 'object' && value !== null,
+        // Lists within the list would be searched for objects, and pass.
+        validate: (value) => (isList ? Array.isArray(value) && !value.some(Array.isArray) : isObject(value)),
         defaultMessage: (given) =>
           given?.value === undefined
             ? `${given?.property} is missing.`
-            : `${given?.property} needs ${isList ? 'a list' : 'an object'}.`,
+            : `${given?.property} needs ${isList ? 'a list of objects' : 'an object'}.`,
       },
     }),
     ...(isList ? [AtMost(most)] : []),
@@ -165,6 +166,10 @@ export function Part(
       ...(isList && { maxItems: most }),
     }),
   );
+}
+
+function isObject(value: unknown): boolean {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
 function AtMost(most: number): PropertyDecorator {
@@ -198,13 +203,14 @@ function areNumbers(value: unknown): value is number[] {
 }
 
 /** A list of at most so many texts. */
-export function Texts(most: number) {
+export function Texts(most: number, { optional = false } = {}) {
   return applyDecorators(
     IsString({ each: true, message: (given) => `${given.property} needs a list of texts.` }),
     IsArray({ message: (given) => `${given.property} needs a list of texts.` }),
     MaxLength(longestText, { each: true }),
     AtMost(most),
-    ApiProperty({ type: String, isArray: true, maxItems: most }),
+    maybe(optional),
+    ApiProperty({ type: String, isArray: true, maxItems: most, required: !optional, nullable: optional }),
   );
 }
 
@@ -231,7 +237,7 @@ export function Id({ optional = false } = {}) {
   );
 }
 
-export function Ids(most: number) {
+export function Ids(most: number, { optional = false } = {}) {
   return applyDecorators(
     ValidateBy({
       name: 'ids',
@@ -242,7 +248,8 @@ export function Ids(most: number) {
       },
     }),
     AtMost(most),
-    ApiProperty({ type: String, isArray: true, maxItems: most }),
+    maybe(optional),
+    ApiProperty({ type: String, isArray: true, maxItems: most, required: !optional, nullable: optional }),
   );
 }
 
