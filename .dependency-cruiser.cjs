@@ -53,7 +53,7 @@ module.exports = {
       from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
       to: {
         pathNot:
-          '^core/src/|node_modules/(papaparse|suncalc|geographiclib-geodesic|@date-fns/tz|@photostructure/tz-lookup|@types/papaparse|fast-xml-parser|ml-matrix)/',
+          '^core/src/|node_modules/(papaparse|suncalc|geographiclib-geodesic|@date-fns/tz|@photostructure/tz-lookup|@types/papaparse|fast-xml-parser|ml-matrix|ical-generator)/',
       },
     },
     {

@@ -5,6 +5,8 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
   app,
   page,
 }) => {
+  // A plan is sought anew with each of its changes.
+  test.slow();
   await page.goto(app.url);
 
   await test.step('colder air, then more wind: minutes fall', async () => {
@@ -53,13 +55,14 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByRole('button', { name: 'Add a shot' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Snow on the fell');
     await page.getByLabel('Minutes of the shot').fill('45');
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('find');
-    await expect(page.getByText(/Takes 45:00 there; the best battery/)).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('no place', { timeout: 30_000 });
+    await expect(page.getByText(/Takes 45:00 there; the best battery/)).toBeVisible({ timeout: 30_000 });
     await page.getByLabel('Minutes of the shot').fill('2:30');
     await page.getByLabel('Distance out').fill('20');
     await page.getByLabel('Height', { exact: true }).fill('20');
-    await expect(page.getByRole('table')).toContainText('Snow on the fell');
-    await expect(page.getByRole('row', { name: /^Jay 1/ })).toContainText(/in \d+$|hardly ever$/);
+    const flights = page.getByRole('region', { name: 'The flights' });
+    await expect(flights).toContainText('Snow on the fell', { timeout: 30_000 });
+    await expect(flights.locator('.FlightsTable_flight').first()).toContainText(/in \d+$|hardly ever$/);
     await saved(page);
   });
 
@@ -67,7 +70,9 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     expect(await app.stop()).toBe(0);
     await app.start('--demo');
     await page.goto(`${app.url}/swap-plan`);
-    await expect(page.getByRole('table')).toContainText('Snow on the fell');
+    await expect(page.getByRole('region', { name: 'The flights' })).toContainText('Snow on the fell', {
+      timeout: 30_000,
+    });
     await page.goto(`${app.url}/test-flights`);
     await expect(page.getByRole('button', { name: /Jay 2 · low hover/ })).toBeVisible();
     await page.goto(app.url);
@@ -171,7 +176,9 @@ test('from nothing: an empty kit leads to the first strip, the first test and th
   await page.getByRole('link', { name: /Swap plan/ }).click();
   await page.getByRole('button', { name: /Start a shoot with/ }).click();
   await page.getByRole('button', { name: 'Add a shot' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('One battery does it, one take-off');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'One battery does it, one take-off, done by',
+  );
 });
 
 test('Ctrl-C stops cleanly though a browser keeps a spare connection open (hung until 25 Nov 2026)', async ({

@@ -24,13 +24,23 @@ async function oneFlight(page: Page, url: string) {
   };
   const [aircraft] = await records('aircraft');
   const [battery] = await records('batteries');
+  // One weather for all of it: a plan goes by the hours of the day where it has them.
+  const [day] = await records('days');
+  await put('days', { ...day, hours: null, hoursFrom: null });
   const [conditions] = await records('conditions');
   const [shoot] = await records('shoots');
   const flight = { ...aircraft.flight, mix: [{ style: 'hover', share: 1 }] };
   await put('aircraft', { ...aircraft, flight });
   const { farthestM: distanceM, bearingDeg, heightM } = flight;
   const shot = { id: 'one', name: 'One', durationS: 300, style: 'hover', distanceM, bearingDeg, heightM };
-  await put('shoots', { ...shoot, policy: aircraft.policy, batteryIds: [battery.id], shots: [shot] });
+  await put('shoots', {
+    ...shoot,
+    policy: aircraft.policy,
+    batteryIds: [battery.id],
+    chargerIds: null,
+    startsAt: conditions.at,
+    shots: [shot],
+  });
   const answer = await page.request.post(`${url}/api/v1/estimates`, {
     data: {
       aircraft: aircraft.spec,
@@ -72,7 +82,7 @@ test('one charge to turn back at, and one minute to plan on: Minutes, chart, led
   await page.keyboard.press('4');
   await expect(page.getByRole('columnheader', { name: 'turn back by' })).toBeVisible();
   const column = await page.getByRole('columnheader').allInnerTexts();
-  const cell = page.locator('.PlanTable_table tbody tr').first().locator('th, td');
+  const cell = page.locator('.FlightsTable_flight').first().locator('th, td');
   await expect(cell.nth(column.indexOf('turn back by'))).toHaveText(turn);
 });
 

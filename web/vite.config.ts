@@ -3,7 +3,7 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 
-/** What many share and none needs before the minutes stand: charts, and what panels are made of. */
+/** What many share and none needs before the minutes stand: charts, what panels are made of, tables as text. */
 const later = [
   'chart\\.?js',
   '@kurkle',
@@ -12,6 +12,9 @@ const later = [
   'use-sidecar',
   'ModalBase',
   'Drawer',
+  'parts/SidePanel',
+  'papaparse',
+  'formats/csv',
 ];
 const shared = new RegExp(`^(?!.*(${later.join('|')})).*\\.(m?js|tsx?)$`);
 

@@ -21,6 +21,14 @@ export interface Site {
   readonly below?: GroundBelow | null;
 }
 
+/** A spot to take off from, seen from the place itself. */
+export interface LaunchPlace {
+  readonly id: string;
+  readonly name: string;
+  readonly eastM: number;
+  readonly northM: number;
+}
+
 /** Height of the tallest thing that is known of at a place, m; null where nothing is. */
 export function tallestThingM({ tallestM, obstacles }: Pick<Site, 'tallestM' | 'obstacles'>): number | null {
   const heights = [

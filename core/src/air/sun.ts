@@ -46,9 +46,18 @@ const lowDeg = 6;
 /** The light at an instant, by the sun's height. */
 export function lightAt(at: string, { latitudeDeg, longitudeDeg }: Coordinates): Light {
   const { altitude } = getPosition(new Date(at), latitudeDeg, longitudeDeg);
-  if (altitude > lowDeg) return 'day';
-  if (altitude > risesAtDeg) return 'low sun';
-  return altitude > civilDeg ? 'twilight' : 'night';
+  if (altitude > apparentDeg(lowDeg)) return 'day';
+  if (altitude > apparentDeg(risesAtDeg)) return 'low sun';
+  return altitude > apparentDeg(civilDeg) ? 'twilight' : 'night';
+}
+
+/**
+ * Where refraction shows what stands at a height, degrees; the limits of light are heights without it, the package gives them with
+ * it. R = 1.02′ / tan(h + 10.26 / (h + 5.10)) (Meeus, 16.4), below the horizon as on it, as the package has it.
+ */
+function apparentDeg(trueDeg: number): number {
+  const held = Math.max(0, trueDeg);
+  return trueDeg + 1.02 / 60 / Math.tan(((held + 10.26 / (held + 5.1)) * Math.PI) / 180);
 }
 
 /** Where the sun stands, in degrees: azimuth true, clockwise from north; altitude with refraction. */

@@ -1,6 +1,6 @@
 import type { Conditions } from '../air/conditions';
 import type { HourlyWeather } from '../air/hours';
-import type { Site } from '../air/site';
+import type { LaunchPlace, Site } from '../air/site';
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import type { ChargeMark } from '../battery/chargeTiming';
@@ -12,6 +12,7 @@ import type { EstimateWithLedger } from '../estimate/estimate';
 import { estimateInFull, type FullEstimate } from '../estimate/full';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
 import type { Policy } from '../reserve/policy';
+import type { FlightLock, PlanOrder } from '../swapPlan/request';
 import type { Shot } from '../swapPlan/shot';
 import type { TestQuestionCode } from '../testFlights/questions';
 import type { TestFlight } from '../testFlights/testFlight';
@@ -72,14 +73,6 @@ export interface PlaceContent extends Site {
   /** Of the ground around, m; see `air/roughness`. */
   readonly roughnessM?: number | null;
   readonly launchPlaces?: readonly LaunchPlace[] | null;
-}
-
-/** A spot to take off from, seen from the place itself. */
-export interface LaunchPlace {
-  readonly id: string;
-  readonly name: string;
-  readonly eastM: number;
-  readonly northM: number;
 }
 
 export const launchPlaceRanges = {
@@ -214,6 +207,17 @@ export interface ShootContent {
   readonly swapTimeS: number;
   readonly policy: Policy;
   readonly shots: readonly Shot[];
+  /** When all must be down, ISO 8601; a day later where absent. */
+  readonly endsAt?: string | null;
+  /** Kept where absent. */
+  readonly order?: PlanOrder | null;
+  /** What packs are charged with meanwhile; nothing where absent, and one that is no more is passed over. */
+  readonly chargerIds?: readonly string[] | null;
+  readonly coolingS?: number | null;
+  /** Flights that are flown with one battery, whatever else. */
+  readonly locks?: readonly FlightLock[] | null;
+  /** Shots that stay in the list and are not planned. */
+  readonly leftOutIds?: readonly string[] | null;
 }
 
 export type AircraftRecord = Kept & AircraftContent;

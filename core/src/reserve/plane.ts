@@ -23,7 +23,7 @@ export function backFrom({ distanceM, bearingDeg }: Place): Place {
   return { distanceM, bearingDeg: (bearingDeg + 180) % 360 };
 }
 
-function onPlane({ distanceM, bearingDeg }: Place) {
+export function onPlane({ distanceM, bearingDeg }: Place) {
   const angle = (bearingDeg * Math.PI) / 180;
   return { eastM: distanceM * Math.sin(angle), northM: distanceM * Math.cos(angle) };
 }

@@ -172,7 +172,7 @@ export function progressAlong(
 }
 
 /** Aircraft do not come down to the return height: above it they stay. */
-function heightOfReturn(
+export function heightOfReturn(
   aircraft: Aircraft,
   from: Omit<Position, 'bearingDeg'>,
   returnHeightM: number,

@@ -8,7 +8,8 @@ import type { EstimateRequest } from '../estimate/request';
 import { reaches } from '../wayHome/reach';
 import { returnInFull } from '../wayHome/returnInFull';
 import { turnTable } from '../wayHome/turnTable';
-import { type PlanRequest, planSwaps } from './planner';
+import { planSwaps } from './planner';
+import type { PlanRequest } from './request';
 
 /**
  * A belief that holds the box 13 % too rosy for sure must answer all that is asked as the box that says so would: what
@@ -40,13 +41,17 @@ const wayHome = (one: EstimateRequest) => ({
   position: { distanceM: 300, bearingDeg: 60, heightM: 60, charge: 0.5 },
 });
 const plan = (one: EstimateRequest): PlanRequest => ({
-  ...one,
-  batteries: [{ ...one.battery, id: 'a', label: 'Jay 1' }],
+  startAt: '2026-11-26T08:00:00Z',
+  order: 'kept',
+  aircraft: [{ id: 'jay', spec: one.aircraft }],
+  batteries: [{ ...one.battery, id: 'a', aircraftId: 'jay', label: 'Jay 1' }],
+  conditions: one.conditions,
+  policy: one.policy,
   shots: [
     { id: 'one', name: 'one', durationS: 400, style: 'slow', distanceM: 150, bearingDeg: 60, heightM: 40 },
     { id: 'two', name: 'two', durationS: 4000, style: 'hover', distanceM: 150, bearingDeg: 60, heightM: 40 },
   ],
-  swapTimeS: 270,
+  swap: { landToLiftOffS: 270 },
 });
 
 test.each<[string, (one: EstimateRequest, belief: typeof believed) => unknown]>([
@@ -62,7 +67,7 @@ test.each<[string, (one: EstimateRequest, belief: typeof believed) => unknown]>(
   ['the way home', (one, belief) => answered(returnInFull(wayHome(one), belief))],
   ['the reach', (one, belief) => answered(reaches(wayHome(one), belief))],
   ['when to turn', (one, belief) => turnTable(wayHome(one), belief)],
-  ['the swap plan', (one, belief) => answered(planSwaps(plan(one), belief))],
+  ['the swap plan', (one, belief) => answered(planSwaps(plan(one), { jay: belief }))],
 ])('%s goes by what is believed, not by the box', (_, ask) => {
   const now = ask(request, believed);
   expect(now).toEqual(ask(scaled, ofTheBox));
@@ -90,8 +95,8 @@ test('what was learned of one battery holds for that one alone, in the middle, t
     const one = plan(request);
     const [shot] = one.shots;
     if (!shot) throw new Error('There should be a shot.');
-    const batteries = [{ ...request.battery, id, label: id }];
-    return answered(planSwaps({ ...one, batteries, shots: [shot] }, belief)).flights[0]?.spareS ?? 0;
+    const batteries = [{ ...request.battery, id, aircraftId: 'jay', label: id }];
+    return answered(planSwaps({ ...one, batteries, shots: [shot] }, { jay: belief })).flights[0]?.spareS ?? 0;
   };
   expect(spareOf('a')).toBeLessThan(spareOf('b'));
 });

@@ -1,8 +1,25 @@
 import type { Style } from '../aircraft/aircraft';
+import { styleShareRanges } from '../flight/styles';
 import { positionRanges } from '../reserve/returnHome';
 import type { Quantity } from '../units/quantity';
 
-/** One thing to film: how long, how flown, and where from home. SI. */
+export const shotNeeds = ['must', 'nice'] as const;
+export type ShotNeed = (typeof shotNeeds)[number];
+
+/** The light a shot wants, by the height of the sun's centre: −6° to sunrise or sunset, from there to 6°, above. */
+export const lightWishes = ['civil-twilight', 'low-sun', 'day'] as const;
+export type LightWish = (typeof lightWishes)[number];
+
+/** Where the pilot wants a shot to be: with a battery, in a flight counted from 1, or both. */
+export interface ShotPin {
+  readonly batteryId?: string | null;
+  readonly flightNumber?: number | null;
+}
+
+/**
+ * One thing to film: how long, how flown, where from its launch place, and when. Each of its takes is a hover of `setUpS`
+ * there and then `durationS` in its style; windows hold for the take itself. SI; times ISO 8601.
+ */
 export interface Shot {
   readonly id: string;
   readonly name: string;
@@ -11,6 +28,23 @@ export interface Shot {
   readonly distanceM: number;
   readonly bearingDeg: number;
   readonly heightM: number;
+  /** Any aircraft where absent. */
+  readonly aircraftId?: string | null;
+  /** The first one where absent. */
+  readonly launchPlaceId?: string | null;
+  readonly airspeedMps?: number | null;
+  readonly circleRadiusM?: number | null;
+  /** One where absent. */
+  readonly takes?: number | null;
+  readonly setUpS?: number | null;
+  /** A must where absent. */
+  readonly need?: ShotNeed | null;
+  readonly earliestAt?: string | null;
+  readonly latestAt?: string | null;
+  readonly light?: LightWish | null;
+  /** Only once all takes of these shots are flown. */
+  readonly after?: readonly string[] | null;
+  readonly pin?: ShotPin | null;
 }
 
 export const shotRanges = {
@@ -26,6 +60,19 @@ export const shotRanges = {
   distanceM: positionRanges.distanceM,
   bearingDeg: positionRanges.bearingDeg,
   heightM: positionRanges.heightM,
+  airspeedMps: styleShareRanges.airspeedMps,
+  circleRadiusM: styleShareRanges.circleRadiusM,
+  takes: { label: 'Takes', unit: '', siPerUnit: 1, min: 1, max: 20, step: 1, whole: true },
+  setUpS: {
+    label: 'Set-up in the air',
+    unit: 'min',
+    siPerUnit: 60,
+    min: 0,
+    max: 900,
+    step: 0.25,
+    clock: true,
+  },
+  flightNumber: { label: 'Flight', unit: '', siPerUnit: 1, min: 1, max: 500, step: 1, whole: true },
 } as const satisfies Record<string, Quantity>;
 
 export const mostShots = 500;

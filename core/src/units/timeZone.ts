@@ -51,7 +51,8 @@ function byClocks(wallMs: number, timeZone: string): number {
   return wallMs - (shown ?? before) * msPerMin;
 }
 
-function ownOffsetMin(offset: string): number {
+/** Minutes ahead of UTC of an offset as instants have it: "+05:45", "Z". */
+export function ownOffsetMin(offset: string): number {
   if (offset === 'Z') return 0;
   const [hours, minutes] = [Number(offset.slice(1, 3)), Number(offset.slice(-2))];
   return (offset.startsWith('-') ? -1 : 1) * (hours * 60 + minutes);

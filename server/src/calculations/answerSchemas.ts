@@ -98,3 +98,61 @@ export const reachesSchema = object({ inWind: reach, inStillAir: reach });
 export const projectionsSchema = object({
   schools: list(object({ kind: text, toZeroS: number, ofBoxFraction: number, missFraction: maybe(number) })),
 });
+
+export const swapPlanSchema = object({
+  flights: list(
+    object({
+      number,
+      aircraftId: text,
+      batteryId: text,
+      launchPlaceId: maybe(text),
+      takeoffAt: text,
+      turnBackAt: text,
+      touchdownAt: text,
+      startCharge: number,
+      startTemperatureC: number,
+      turnBackCharge: maybe(number),
+      touchdownCharge: numbers('p10', 'p50'),
+      spareS: number,
+      chanceEarly: number,
+      shots: list(object({ shotId: text, take: number, startAt: text, endAt: text, chargeAfter: number })),
+    }),
+  ),
+  lanes: list(
+    object({
+      batteryId: text,
+      spans: list(
+        object({
+          kind: text,
+          fromAt: text,
+          untilAt: text,
+          chargeFrom: number,
+          chargeTo: number,
+          chargerId: maybe(text),
+        }),
+      ),
+    }),
+  ),
+  unplaced: list(object({ shotId: text, take: number, code: text, reason: text, remedy: maybe(text) })),
+  figures: object({
+    takeoffs: number,
+    takeoffsBound: number,
+    boundBy: text,
+    proved: yes,
+    batteriesFlown: number,
+    endAt: text,
+    mustsPlaced: number,
+    nicesPlaced: number,
+  }),
+  robustness: list(
+    object({
+      change: text,
+      batteryId: maybe(text),
+      takeoffs: number,
+      endAt: text,
+      droppedShotIds: list(text),
+    }),
+  ),
+  packs: list(object({ packs: number, charging: yes, shotsPlaced: number, takeoffs: number, endAt: text })),
+  cautions: list(object({ code: text, message: text })),
+});

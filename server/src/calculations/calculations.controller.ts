@@ -1,13 +1,19 @@
-import type { Outcome } from '@acorn-tally/core';
+import { contradictions, type Outcome, type PlanRequest } from '@acorn-tally/core';
 import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { FitDto } from '../dtos/fit';
 import { requireWholeTest } from '../dtos/wholeTest';
 import { ProblemResponses } from '../http/openApi';
-import { refused } from '../http/problem';
+import { invalid, refused } from '../http/problem';
 import { validated } from '../http/validated';
-import { estimateSchema, projectionsSchema, reachesSchema, returnSchema } from './answerSchemas';
+import {
+  estimateSchema,
+  projectionsSchema,
+  reachesSchema,
+  returnSchema,
+  swapPlanSchema,
+} from './answerSchemas';
 import { Calculator } from './calculator';
 import type { JobName } from './jobs';
 import {
@@ -16,6 +22,7 @@ import {
   ProjectionRequestDto,
   ReturnRequestDto,
 } from './requestDtos';
+import { SwapPlanRequestDto } from './swapPlanDtos';
 import { requireWholeFlights } from './wholeFlights';
 
 @ApiTags('calculations')
@@ -104,6 +111,24 @@ export class CalculationsController {
   ) {
     requireWholeFlights(asked);
     return this.answer('calibrations', asked, response);
+  }
+
+  @Post('swap-plans')
+  @HttpCode(200)
+  @ApiOperation({
+    summary:
+      'Which takes on which battery, when, and what charges meanwhile: fewest take-offs at the confidence, with what each battery does and what would be left of it if things were otherwise',
+  })
+  @ApiBody({ type: SwapPlanRequestDto })
+  @ApiOkResponse({ schema: swapPlanSchema })
+  @ProblemResponses(400, 422)
+  plan(
+    @Body(validated(SwapPlanRequestDto)) asked: SwapPlanRequestDto,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    const contradicting = contradictions(plain(asked) as PlanRequest);
+    if (contradicting.length > 0) throw invalid(contradicting);
+    return this.answer('swapPlans', asked, response);
   }
 
   /** The value of an outcome; a refusal becomes a 422 with its reason and numbers. Who hangs up is reckoned for no longer. */

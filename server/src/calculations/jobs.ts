@@ -16,8 +16,11 @@ import {
   noDraws,
   type Outcome,
   onlyPackOf,
+  type PlanAircraft,
+  type PlanRequest,
   type Projection,
   type ProjectionRequest,
+  planSwaps,
   projections,
   type ReturnRequest,
   reaches,
@@ -26,6 +29,7 @@ import {
   type Taught,
   usualDraws,
 } from '@acorn-tally/core';
+import { planInSi } from './planInSi';
 import { returnInSi } from './returnInSi';
 
 interface Drawn {
@@ -61,6 +65,15 @@ export const jobs = {
   },
   calibrations({ draws: _d, seed: _s, ...request }: FitRequest & Drawn): Outcome<Fit> {
     return fitOf(request);
+  },
+  swapPlans({ draws, seed, ...request }: PlanRequest & Drawn): Outcome<ReturnType<typeof planInSi>> {
+    const beliefs: Record<string, Belief> = {};
+    for (const { id, fit } of request.aircraft as readonly (PlanAircraft & Known)[]) {
+      const known = fit ? checkedKnowledge(fit) : success(fromTheBox);
+      if (!known.ok) return known;
+      beliefs[id] = beliefFrom(known.value, drawCountOf({ draws, seed }));
+    }
+    return mapped(planSwaps(request, beliefs), planInSi);
   },
   /** Of a test as it was flown, to be kept with it; by the fit that was current then. */
   testEstimates({

@@ -195,6 +195,12 @@ export const shoots = sqliteTable(
     swapTimeS: real().notNull(),
     policy: whole<ShootContent['policy']>(),
     shots: whole<ShootContent['shots']>(),
+    endsAt: text(),
+    order: text().$type<ShootContent['order']>(),
+    chargerIds: maybeWhole<ShootContent['chargerIds']>(),
+    coolingS: real(),
+    locks: maybeWhole<ShootContent['locks']>(),
+    leftOutIds: maybeWhole<ShootContent['leftOutIds']>(),
   },
   (table) => [index('shoots_by_aircraft').on(table.aircraftId), index('shoots_by_day').on(table.dayId)],
 );

@@ -26,8 +26,10 @@ export async function loadHollinFell(stores: Stores): Promise<boolean> {
   await database.write(async (transaction) => {
     const place = await stores.of('places').insert(transaction, dairy);
     const day = await stores.of('days').insert(transaction, { ...dairyMorning, placeId: place.id });
-    for (const charger of chargers) await stores.of('chargers').insert(transaction, charger);
-    for (const aircraft of fleet) await loadAircraft(stores, transaction, aircraft, day.id);
+    const chargerIds: string[] = [];
+    for (const charger of chargers)
+      chargerIds.push((await stores.of('chargers').insert(transaction, charger)).id);
+    for (const aircraft of fleet) await loadAircraft(stores, transaction, aircraft, day.id, chargerIds);
   });
   return true;
 }
@@ -37,6 +39,7 @@ async function loadAircraft(
   transaction: Transaction,
   entry: FleetEntry,
   dayId: string,
+  chargerIds: readonly string[],
 ): Promise<void> {
   const aircraft = await stores.of('aircraft').insert(transaction, entry.aircraft);
   const batteryIds: string[] = [];
@@ -68,7 +71,8 @@ async function loadAircraft(
     });
   }
   if (entry.shoot) {
-    const shoot = { ...entry.shoot, aircraftId: aircraft.id, dayId, batteryIds };
+    const [hub] = chargerIds as [string];
+    const shoot = { ...entry.shoot, aircraftId: aircraft.id, dayId, batteryIds, chargerIds: [hub] };
     await stores.of('shoots').insert(transaction, shoot);
   }
 }
@@ -83,7 +87,7 @@ interface FleetEntry {
   readonly label: PackLabel;
   readonly packs: readonly PackNow[];
   readonly tests: readonly ExampleTest[];
-  readonly shoot?: Omit<ShootContent, 'aircraftId' | 'dayId' | 'batteryIds'>;
+  readonly shoot?: Omit<ShootContent, 'aircraftId' | 'dayId' | 'batteryIds' | 'chargerIds'>;
 }
 
 const chargers: readonly ChargerContent[] = [
@@ -104,14 +108,17 @@ const framing = [
 const windyReserve = { kind: 'touch-down-charge', reserveCharge: 0.25 } as const;
 
 const shots: readonly Shot[] = [
-  shot('gate', 'Gate opens', 4, 'hover', 35, 60, 20),
-  shot('lane', 'Herd through the lane', 5.3, 'slow', 180, 70, 30),
-  shot('ridge', 'Ridge pull-back', 6.2, 'slow', 260, 200, 90),
-  shot('bridge', 'Bridge from below', 4.5, 'hover', 120, 90, 5),
-  shot('chase', 'Lane chase', 3.7, 'fast', 400, 80, 15),
+  { ...shot('gate', 'Gate opens', 4, 'hover', 35, 60, 20), takes: 2, light: 'low-sun' },
+  { ...shot('lane', 'Herd through the lane', 5.3, 'slow', 180, 70, 30), setUpS: 20, light: 'low-sun' },
+  { ...shot('ridge', 'Ridge pull-back', 6.2, 'slow', 260, 200, 90), light: 'low-sun' },
+  { ...shot('bridge', 'Bridge from below', 4.5, 'hover', 120, 90, 5), after: ['lane'] },
+  { ...shot('chase', 'Lane chase', 3.7, 'fast', 400, 80, 15), need: 'nice' },
   shot('yard', 'Yard circle', 5, 'normal', 25, 0, 25),
-  shot('village', 'Over the village', 6.3, 'slow', 300, 110, 60),
-  shot('milking', 'Into the milking yard', 4, 'hover', 20, 10, 8),
+  { ...shot('village', 'Over the village', 6.3, 'slow', 300, 110, 60), need: 'nice' },
+  {
+    ...shot('milking', 'Into the milking yard', 4, 'hover', 20, 10, 8),
+    earliestAt: '2026-11-26T09:20:00+00:00',
+  },
   shot('last', 'Last look', 5.5, 'slow', 90, 240, 110),
 ];
 
@@ -251,6 +258,8 @@ const jay: FleetEntry = {
   shoot: {
     name: 'Bringing the herd down, second day',
     startsAt: '2026-11-26T07:30:00+00:00',
+    endsAt: '2026-11-26T12:00:00+00:00',
+    order: 'free',
     swapTimeS: 270,
     policy: windyReserve,
     shots,

@@ -15,6 +15,7 @@ import {
   checkpointRanges,
   type DayContent,
   type FitContent,
+  type FlightLock,
   type FlightState,
   type GroundBelow,
   groundsBelow,
@@ -25,9 +26,11 @@ import {
   type LaunchPlace,
   type LiftOffCheck,
   type LiftOffContent,
+  type LightWish,
   type LogSource,
   launchPlaceRanges,
   liftOffChecks,
+  lightWishes,
   logSourceRanges,
   type Mode,
   mostBatteriesOfShoot,
@@ -38,18 +41,25 @@ import {
   mostLandingPlaces,
   mostLaunchPlaces,
   mostObstacles,
+  mostPlanned,
   mostShots,
   type PlaceContent,
+  type PlanOrder,
   type PowerSource,
   type Purpose,
+  planOrders,
+  planRanges,
   powerSources,
   purposes,
   ranges,
   type ShootContent,
   type Shot,
+  type ShotNeed,
+  type ShotPin,
   type SignKind,
   type Style,
   shootRanges,
+  shotNeeds,
   shotRanges,
   signKinds,
   siteRanges,
@@ -76,6 +86,7 @@ import {
   Part,
   SomeOf,
   Text,
+  Texts,
   TimeZone,
   YesNo,
 } from '../http/fields';
@@ -258,6 +269,11 @@ export class FitRecordDto implements FitContent {
   @Part(() => FitDto) fit: FitDto;
 }
 
+export class ShotPinDto implements ShotPin {
+  @Text(optional) batteryId?: string | null;
+  @InRange(shotRanges.flightNumber, optional) flightNumber?: number | null;
+}
+
 export class ShotDto implements Shot {
   @Text() id: string;
   @Name('Name of the shot') name: string;
@@ -266,6 +282,23 @@ export class ShotDto implements Shot {
   @InRange(shotRanges.distanceM) distanceM: number;
   @InRange(shotRanges.bearingDeg) bearingDeg: number;
   @InRange(shotRanges.heightM) heightM: number;
+  @Text(optional) aircraftId?: string | null;
+  @Text(optional) launchPlaceId?: string | null;
+  @InRange(shotRanges.airspeedMps, optional) airspeedMps?: number | null;
+  @InRange(shotRanges.circleRadiusM, optional) circleRadiusM?: number | null;
+  @InRange(shotRanges.takes, optional) takes?: number | null;
+  @InRange(shotRanges.setUpS, optional) setUpS?: number | null;
+  @OneOf(shotNeeds, optional) need?: ShotNeed | null;
+  @Instant(optional) earliestAt?: string | null;
+  @Instant(optional) latestAt?: string | null;
+  @OneOf(lightWishes, optional) light?: LightWish | null;
+  @Texts(mostShots, optional) after?: string[] | null;
+  @Part(() => ShotPinDto, optional) pin?: ShotPinDto | null;
+}
+
+export class FlightLockDto implements FlightLock {
+  @InRange(shotRanges.flightNumber) flightNumber: number;
+  @Text() batteryId: string;
 }
 
 export class ShootDto implements ShootContent {
@@ -277,6 +310,12 @@ export class ShootDto implements ShootContent {
   @InRange(shootRanges.swapTimeS) swapTimeS: number;
   @Part(() => PolicyDto) policy: PolicyDto;
   @Part(() => ShotDto, { most: mostShots }) shots: ShotDto[];
+  @Instant(optional) endsAt?: string | null;
+  @OneOf(planOrders, optional) order?: PlanOrder | null;
+  @Ids(mostPlanned.chargers, optional) chargerIds?: string[] | null;
+  @InRange(planRanges.coolingS, optional) coolingS?: number | null;
+  @Part(() => FlightLockDto, { most: mostPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
+  @Texts(mostShots, optional) leftOutIds?: string[] | null;
 }
 
 export class LiftOffDto implements LiftOffContent {

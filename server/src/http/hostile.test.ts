@@ -29,8 +29,57 @@ beforeAll(async () => {
   sound.push({ path: 'estimates', body: { ...asked, flight } as unknown as Json, method: 'post' });
   for (const path of ['returns', 'reaches'])
     sound.push({ path, body: { ...asked, position } as unknown as Json, method: 'post' });
+  sound.push({ path: 'swap-plans', body: smallShoot as unknown as Json, method: 'post' });
 });
 afterAll(() => server.close());
+
+/** With one of everything that a plan may be asked for. */
+const smallShoot = {
+  startAt: '2026-11-26T07:30:00Z',
+  endAt: '2026-11-26T10:00:00Z',
+  order: 'free',
+  effort: 'quick',
+  draws: 16,
+  aircraft: [{ id: 'jay', spec: jayOnTheFell.aircraft, returnHeightM: 40 }],
+  batteries: [
+    { ...jayOnTheFell.battery, id: 'one', aircraftId: 'jay', label: 'One', waitingTemperatureC: 15 },
+  ],
+  chargers: [{ id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3240, fromAt: '2026-11-26T07:30:00Z' }],
+  launchPlaces: [{ id: 'yard', name: 'Yard', eastM: 0, northM: 0 }],
+  moving: { speedMps: 1.2, packUpS: 180 },
+  swap: { landS: 30, changeS: 90, satellitesS: 60 },
+  shots: [
+    {
+      id: 'a',
+      name: 'A',
+      durationS: 200,
+      style: 'slow',
+      distanceM: 90,
+      bearingDeg: 60,
+      heightM: 30,
+      takes: 2,
+    },
+    {
+      id: 'b',
+      name: 'B',
+      durationS: 100,
+      style: 'hover',
+      distanceM: 20,
+      bearingDeg: 0,
+      heightM: 10,
+      after: ['a'],
+      light: 'low-sun',
+      pin: { batteryId: 'one', flightNumber: 1 },
+    },
+  ],
+  locks: [{ flightNumber: 1, batteryId: 'one' }],
+  coordinates: { latitudeDeg: 54.52, longitudeDeg: -2.81 },
+  hours: [7, 8, 9, 10].map((hour) => ({
+    at: `2026-11-26T${String(hour).padStart(2, '0')}:00:00Z`,
+    ...jayOnTheFell.conditions,
+  })),
+  policy: jayOnTheFell.policy,
+};
 
 const http = () => request(server.app.getHttpServer());
 
@@ -172,3 +221,19 @@ test.each(['%00', '%E0%A4%A', '..%2f..%2fetc', 'a'.repeat(5000), '%F0%9F%90%A6',
     }
   },
 );
+
+test('a list within a list of objects is refused: it would pass for the objects within it (seen 26 Nov 2026)', async () => {
+  const { shots, batteries } = smallShoot;
+  for (const list of [
+    { shots: [shots] },
+    { shots: [shots[0], []] },
+    { batteries: [...batteries, batteries] },
+  ]) {
+    const [[field]] = Object.entries(list) as [[string, unknown]];
+    const { body } = await http()
+      .post('/api/v1/swap-plans')
+      .send({ ...smallShoot, ...list })
+      .expect(400);
+    expect(body.errors[0]).toMatchObject({ path: field, message: `${field} needs a list of objects.` });
+  }
+});

@@ -12,6 +12,8 @@ const Bare = lazy(() => import('./Bare'));
 
 /** Of use only with an aircraft; where there is none they begin with one. */
 const needAircraft: readonly Path[] = ['/minutes', '/way-home', '/kit'];
+/** What needs the whole screen, or the whole sheet. */
+const bare: readonly Path[] = ['/clock', '/card'];
 const others: readonly Path[] = ['/test-flights', '/swap-plan', '/method'];
 
 export function App() {
@@ -31,7 +33,7 @@ export function App() {
               </Suspense>
             }
           >
-            {routeTo('/clock')}
+            {bare.map(routeTo)}
           </Route>
           <Route element={<Shell />}>
             <Route element={<Equipped />}>{needAircraft.map(routeTo)}</Route>

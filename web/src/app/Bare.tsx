@@ -1,7 +1,7 @@
 import { Anchor } from '@mantine/core';
 import { IconArrowLeft } from '@tabler/icons-react';
 import { lazy, Suspense, useEffect } from 'react';
-import { Link, Outlet } from 'react-router';
+import { Link, Outlet, useLocation } from 'react-router';
 import { Guard } from '../parts/Guard';
 import { useRecords } from '../records/records';
 import type { Loading } from '../records/state';
@@ -23,20 +23,28 @@ function useUntilRead(loading: Loading): void {
   }, [loading]);
 }
 
-/** The frame of what needs the whole screen: a clock in the air. The way out is small and at the top. */
+/** Where each leads back to. */
+const wayOut: Readonly<Record<string, { readonly to: string; readonly name: string }>> = {
+  '/card': { to: '/swap-plan', name: 'Swap plan' },
+};
+const usualWayOut = { to: '/test-flights', name: 'Test flights' };
+
+/** The frame of what needs the whole screen: a clock in the air, a card to print. The way out is small and at the top. */
 export default function Bare() {
   const { all } = useLoading();
+  const { pathname } = useLocation();
+  const out = wayOut[pathname] ?? usualWayOut;
   useStayInStep();
   useUntilRead(all);
   return (
     <div className={styles.bare}>
       <header className={styles.top}>
         <span className={styles.brand}>Acorn Tally</span>
-        <Anchor component={Link} to="/test-flights" className={styles.back}>
-          <IconArrowLeft size={16} aria-hidden /> Test flights
+        <Anchor component={Link} to={out.to} className={styles.back}>
+          <IconArrowLeft size={16} aria-hidden /> {out.name}
         </Anchor>
       </header>
-      <Guard view what="The clock">
+      <Guard view what={pathname === '/card' ? 'The card' : 'The clock'}>
         <Suspense fallback={<Waiting />}>
           <Outlet />
         </Suspense>

@@ -9,6 +9,7 @@ const chunks = {
     import('../testFlights/TestFlightsView').then(({ TestFlightsView }) => TestFlightsView),
   '/clock': () => import('../testFlights/ClockView').then(({ ClockView }) => ClockView),
   '/swap-plan': () => import('../swapPlan/SwapPlanView').then(({ SwapPlanView }) => SwapPlanView),
+  '/card': () => import('../swapPlan/PlanCard').then(({ PlanCard }) => PlanCard),
   '/method': () => import('../method/MethodView').then(({ MethodView }) => MethodView),
 } as const satisfies Record<string, () => Promise<ComponentType>>;
 export type Path = keyof typeof chunks;
@@ -23,6 +24,7 @@ export const viewAt: Readonly<Record<Path, ComponentType>> = {
   '/test-flights': fetched('/test-flights'),
   '/clock': fetched('/clock'),
   '/swap-plan': fetched('/swap-plan'),
+  '/card': fetched('/card'),
   '/method': fetched('/method'),
 };
 

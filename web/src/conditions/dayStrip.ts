@@ -1,5 +1,4 @@
-import { type Coordinates, type HourlyWeather, type Light, sunTimes } from '@acorn-tally/core';
-import { lightBetween } from '../answers/light';
+import { type Coordinates, type HourlyWeather, type Light, lightBetween, sunTimes } from '@acorn-tally/core';
 import type { Clock } from '../state/clock';
 
 /** Part of a day in one light; minutes by the clocks of the place, since midnight. */

@@ -5,6 +5,7 @@ import {
   type DayRecord,
   dayAtPlace,
   isFlown,
+  type LaunchPlace,
   type ShootRecord,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
@@ -68,6 +69,12 @@ export function useDayAtPlace(day: DayRecord | null): DayAtPlace | null {
 export function useConditionsOf(shoot: ShootRecord | null): DayAtPlace | null {
   return useDayAtPlace(useRecords((state) => state.days.find(({ id }) => id === shoot?.dayId) ?? null));
 }
+
+/** Other spots of a place to take off from. */
+export function useLaunchPlaces(placeId: string | undefined): readonly LaunchPlace[] {
+  return useRecords((state) => state.places.find(({ id }) => id === placeId)?.launchPlaces ?? noPlaces);
+}
+const noPlaces: readonly LaunchPlace[] = [];
 
 /** The shoots of an aircraft. */
 export function useShootsOf(aircraftId: string | undefined): readonly ShootRecord[] {

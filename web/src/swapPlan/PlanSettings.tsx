@@ -5,6 +5,7 @@ import {
   type DayAtPlace,
   isFlown,
   nameProblem,
+  type PlanOrder,
   type Policy,
   type PolicyKind,
   ranges,
@@ -24,6 +25,7 @@ import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import styles from './PlanSettings.module.css';
+import { duskAfter } from './planRequest';
 import { WhichShoot } from './WhichShoot';
 
 interface Props {
@@ -41,8 +43,10 @@ const schools: readonly { value: PolicyKind; label: string }[] = [
 /** What holds for the whole shoot: when it starts, how long a swap takes, what is held back, and which batteries are at hand. */
 export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
+  const chargers = useRecords((state) => state.chargers);
   const clock = clockAt(conditions);
   const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
+  const dusk = duskAfter(shoot.startsAt, conditions);
   const changePolicy = (part: Partial<Policy>, label: string) =>
     edit('shoots', shoot.id, (now) => ({ policy: { ...now.policy, ...part } }), label);
   const atHand = (ids: string[]) =>
@@ -52,47 +56,79 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
     );
   return (
     <section className={styles.settings} aria-label="The shoot">
-      <TextField
-        stacked
-        label="Shoot"
-        value={shoot.name}
-        problem={(text) => nameProblem('Name of the shoot', text)}
-        onChange={(name) => change({ name }, 'name of the shoot')}
-      />
-      <MomentField
-        stacked
-        withTime
-        label="First take-off"
-        hint={clock.note(shoot.startsAt) ?? undefined}
-        value={clock.field(shoot.startsAt)}
-        onChange={(text) => change({ startsAt: clock.read(text) ?? shoot.startsAt }, 'first take-off')}
-      />
-      <QuantityField
-        stacked
-        quantity={shootRanges.swapTimeS}
-        value={shoot.swapTimeS}
-        onChange={(swapTimeS) => change({ swapTimeS }, 'swap time')}
-      />
-      <ChoiceField
-        stacked
-        label="Held back"
-        value={shoot.policy.kind}
-        options={schools}
-        onChange={(kind) => changePolicy({ kind }, 'what is held back')}
-      />
-      <QuantityField
-        stacked
-        quantity={ranges.policy.reserveCharge}
-        value={shoot.policy.reserveCharge ?? usualReserveCharge}
-        onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
-      />
+      <div className={styles.wide}>
+        <TextField
+          stacked
+          label="Shoot"
+          value={shoot.name}
+          problem={(text) => nameProblem('Name of the shoot', text)}
+          onChange={(name) => change({ name }, 'name of the shoot')}
+        />
+      </div>
+      <div className={styles.moment}>
+        <MomentField
+          stacked
+          withTime
+          label="First take-off"
+          hint={clock.note(shoot.startsAt) ?? undefined}
+          value={clock.field(shoot.startsAt)}
+          onChange={(text) => change({ startsAt: clock.read(text) ?? shoot.startsAt }, 'first take-off')}
+        />
+      </div>
+      <div className={styles.moment}>
+        <MomentField
+          stacked
+          withTime
+          optional
+          label="All down by"
+          hint={dusk && !shoot.endsAt ? `dusk, ${clock.format(dusk, 'HH:mm')}` : undefined}
+          value={shoot.endsAt ? clock.field(shoot.endsAt) : ''}
+          onChange={(text) => change({ endsAt: text ? clock.read(text) : null }, 'end of the shoot')}
+        />
+      </div>
+      <div className={styles.choice}>
+        <ChoiceField<PlanOrder>
+          stacked
+          label="Order"
+          value={shoot.order ?? 'kept'}
+          options={[
+            { value: 'kept', label: 'as listed' },
+            { value: 'free', label: 'whatever is best' },
+          ]}
+          onChange={(order) => change({ order }, 'order')}
+        />
+      </div>
+      <div className={styles.number}>
+        <QuantityField
+          stacked
+          quantity={shootRanges.swapTimeS}
+          value={shoot.swapTimeS}
+          onChange={(swapTimeS) => change({ swapTimeS }, 'swap time')}
+        />
+      </div>
+      <div className={styles.choice}>
+        <ChoiceField
+          stacked
+          label="Held back"
+          value={shoot.policy.kind}
+          options={schools}
+          onChange={(kind) => changePolicy({ kind }, 'what is held back')}
+        />
+      </div>
+      <div className={styles.number}>
+        <QuantityField
+          stacked
+          quantity={ranges.policy.reserveCharge}
+          value={shoot.policy.reserveCharge ?? usualReserveCharge}
+          onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
+        />
+      </div>
       <Checkbox.Group
         label="Batteries at hand"
         value={batteries
           .filter(({ id, keeping }) => isFlown(keeping) && shoot.batteryIds.includes(id))
           .map(({ id }) => id)}
         onChange={atHand}
-        className={styles.atHand}
       >
         <div className={styles.boxes}>
           {batteries.map((battery) => {
@@ -109,7 +145,26 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
           })}
         </div>
       </Checkbox.Group>
-      <WhichShoot aircraft={aircraft} shoot={shoot} conditions={conditions} />
+      {chargers.length > 0 && (
+        <Checkbox.Group
+          label="Charged meanwhile with"
+          value={chargers.filter(({ id }) => shoot.chargerIds?.includes(id)).map(({ id }) => id)}
+          onChange={(chargerIds) => change({ chargerIds }, 'chargers of the shoot')}
+        >
+          <div className={styles.boxes}>
+            {chargers.map(({ id, name, charger }) => (
+              <Checkbox
+                key={id}
+                value={id}
+                label={`${name}, empty to full in ${Math.round(charger.emptyToFullS / 60)} min`}
+              />
+            ))}
+          </div>
+        </Checkbox.Group>
+      )}
+      <div className={styles.which}>
+        <WhichShoot aircraft={aircraft} shoot={shoot} conditions={conditions} />
+      </div>
     </section>
   );
 }

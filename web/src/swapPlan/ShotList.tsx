@@ -1,12 +1,4 @@
-import {
-  styles as flyingStyles,
-  minutesAndSeconds,
-  nameProblem,
-  type ShootRecord,
-  type Shot,
-  type Style,
-  shotRanges,
-} from '@acorn-tally/core';
+import { minutesAndSeconds, nameLength, type ShootRecord, type Shot } from '@acorn-tally/core';
 import {
   type Announcements,
   closestCenter,
@@ -26,18 +18,19 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon, UnstyledButton } from '@mantine/core';
-import { IconArrowDown, IconArrowUp, IconGripVertical, IconTrash } from '@tabler/icons-react';
-import { ChoiceField } from '../fields/ChoiceField';
-import { QuantityField } from '../fields/QuantityField';
-import { TextField } from '../fields/TextField';
+import { IconGripVertical } from '@tabler/icons-react';
 import { Chosen } from '../parts/Desk';
-import { IconButton } from '../parts/IconButton';
 import { LinkButton } from '../parts/LinkButton';
 import { comesOrGoes, type How } from '../records/history';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
+import { clockAt } from '../state/clock';
+import { useConditionsOf } from '../state/current';
 import { useWriter } from '../state/units';
+import { ShotFields, type ShotFieldsProps } from './ShotFields';
+import { ShotFiles } from './ShotFiles';
 import styles from './ShotList.module.css';
+import { wantsInWords } from './shotWords';
 
 /** The shots in the pilot's order: dragged, moved by keys or buttons, opened to be changed. */
 export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
@@ -65,8 +58,28 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
     setShots((now) => [...now, shot], 'adding a shot', { apart: true });
     setOpenId(shot.id);
   };
+  const copy = (shot: Shot) => {
+    const other = {
+      ...shot,
+      id: crypto.randomUUID(),
+      name: `${shot.name.slice(0, nameLength.max - 6)} again`,
+    };
+    setShots(
+      (now) => now.flatMap((one) => (one.id === shot.id ? [one, other] : [one])),
+      `copying ${shot.name}`,
+      {
+        apart: true,
+      },
+    );
+    setOpenId(other.id);
+  };
+  const leaveOut = ({ id, name }: Shot, out: boolean) => {
+    const others = (shoot.leftOutIds ?? []).filter((one) => one !== id);
+    const label = out ? `leaving out ${name}` : `planning ${name} again`;
+    edit('shoots', shoot.id, { leftOutIds: out ? [...others, id] : others }, label, { apart: true });
+  };
   return (
-    <Chosen title="Shots, in your order">
+    <Chosen title={shoot.order === 'free' ? 'Shots, in any order' : 'Shots, in your order'}>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -79,6 +92,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
               <ShotItem
                 key={shot.id}
                 shot={shot}
+                shoot={shoot}
                 number={index + 1}
                 open={shot.id === openId}
                 onToggle={() => setOpenId(shot.id === openId ? null : shot.id)}
@@ -89,6 +103,8 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
                   )
                 }
                 onMove={(step) => move(index, index + step)}
+                onCopy={() => copy(shot)}
+                onLeaveOut={(out) => leaveOut(shot, out)}
                 onRemove={() =>
                   setShots(
                     (now) => now.filter((other) => other.id !== shot.id),
@@ -101,7 +117,10 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
           </ol>
         </SortableContext>
       </DndContext>
-      <LinkButton onClick={addShot}>Add a shot</LinkButton>
+      <div className={styles.adding}>
+        <LinkButton onClick={addShot}>Add a shot</LinkButton>
+        <ShotFiles shoot={shoot} />
+      </div>
     </Chosen>
   );
 }
@@ -133,26 +152,26 @@ function newShot(shots: readonly Shot[]): Shot {
   };
 }
 
-interface ItemProps {
-  readonly shot: Shot;
+interface ItemProps extends Omit<ShotFieldsProps, 'isLeftOut'> {
   readonly number: number;
   readonly open: boolean;
   readonly onToggle: () => void;
-  readonly onChange: (part: Partial<Shot>, what: string) => void;
-  readonly onMove: (step: -1 | 1) => void;
-  readonly onRemove: () => void;
 }
 
-function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: ItemProps) {
+function ShotItem({ shot, shoot, number, open, onToggle, ...does }: ItemProps) {
+  const { onChange, onMove, onRemove, onCopy, onLeaveOut } = does;
+  const isLeftOut = shoot.leftOutIds?.includes(shot.id) ?? false;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
     id: shot.id,
   });
   const { write } = useWriter();
+  const clock = clockAt(useConditionsOf(shoot));
   return (
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
       className={styles.shot}
+      data-left-out={isLeftOut || undefined}
     >
       <div className={styles.line}>
         <ActionIcon
@@ -172,50 +191,27 @@ function ShotItem({ shot, number, open, onToggle, onChange, onMove, onRemove }: 
             <small>
               {shot.style} {write('distance', shot.distanceM)} out, {write('distance', shot.heightM)} up
             </small>
+            <small className={styles.wants}>
+              {isLeftOut ? 'left out' : wantsInWords(shot, shoot, clock)}
+            </small>
           </span>
-          <b>{minutesAndSeconds(shot.durationS)}</b>
+          <b className={styles.lasts}>
+            {(shot.takes ?? 1) > 1 && `${shot.takes} × `}
+            {minutesAndSeconds(shot.durationS)}
+          </b>
         </UnstyledButton>
       </div>
       {open && (
-        <div className={styles.fields}>
-          <TextField
-            label="Name"
-            value={shot.name}
-            problem={(text) => nameProblem('Name of the shot', text)}
-            onChange={(name) => onChange({ name }, 'name')}
-          />
-          <QuantityField
-            quantity={shotRanges.durationS}
-            value={shot.durationS}
-            onChange={(durationS) => onChange({ durationS }, 'minutes')}
-          />
-          <ChoiceField<Style>
-            label="Style"
-            value={shot.style}
-            options={flyingStyles.map((value) => ({ value, label: value }))}
-            onChange={(style) => onChange({ style }, 'style')}
-          />
-          <QuantityField
-            quantity={shotRanges.distanceM}
-            value={shot.distanceM}
-            onChange={(distanceM) => onChange({ distanceM }, 'distance')}
-          />
-          <QuantityField
-            quantity={shotRanges.bearingDeg}
-            value={shot.bearingDeg}
-            onChange={(bearingDeg) => onChange({ bearingDeg }, 'bearing')}
-          />
-          <QuantityField
-            quantity={shotRanges.heightM}
-            value={shot.heightM}
-            onChange={(heightM) => onChange({ heightM }, 'height')}
-          />
-          <div className={styles.actions}>
-            <IconButton icon={IconArrowUp} label={`Move ${shot.name} up`} onClick={() => onMove(-1)} />
-            <IconButton icon={IconArrowDown} label={`Move ${shot.name} down`} onClick={() => onMove(1)} />
-            <IconButton icon={IconTrash} label={`Remove ${shot.name}`} onClick={onRemove} />
-          </div>
-        </div>
+        <ShotFields
+          shot={shot}
+          shoot={shoot}
+          isLeftOut={isLeftOut}
+          onChange={onChange}
+          onMove={onMove}
+          onRemove={onRemove}
+          onCopy={onCopy}
+          onLeaveOut={onLeaveOut}
+        />
       )}
     </li>
   );

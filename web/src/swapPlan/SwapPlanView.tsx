@@ -1,37 +1,54 @@
 import {
   type AircraftRecord,
   type BatteryRecord,
+  confidenceOf,
   type DayAtPlace,
   type ShootRecord,
   type SwapPlan,
+  usualReserveCharge,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { trustInWords } from '../answers/trust';
+import { percent, shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
 import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
+import { Note } from '../parts/Note';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
 import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
-import { useAircraft, useBatteriesOf, useConditionsOf, useDay, useFleet, useShoot } from '../state/current';
-import { planHeadline } from './headline';
+import { type Clock, clockAt } from '../state/clock';
+import {
+  useAircraft,
+  useBatteriesOf,
+  useConditionsOf,
+  useDay,
+  useFleet,
+  useLaunchPlaces,
+  useShoot,
+} from '../state/current';
+import { Cards } from './Cards';
+import { Contradictions } from './Contradictions';
+import { FlightsTable } from './FlightsTable';
+import { Helps } from './Helps';
+import { Lanes, type Names } from './Lanes';
 import { OtherDay } from './OtherDay';
+import { PinCost } from './PinCost';
+import { PlanFiles } from './PlanFiles';
 import { PlanSettings } from './PlanSettings';
-import { PlanTable } from './PlanTable';
+import { planHeadline, provedInWords } from './planWords';
 import { ShotList } from './ShotList';
 import styles from './SwapPlanView.module.css';
 import { splitShot } from './split';
-import { Tidings } from './Tidings';
-import { Timeline } from './Timeline';
 import { useBeginShoot } from './useBeginShoot';
 import { usePlan } from './usePlan';
 
-/** Which shots go on which battery, and when: take-off, turn back, touch down and swap. */
+/** Which shots go on which battery, and when: take-off, turn back, touch down, swap, and what charges meanwhile. */
 export function SwapPlanView() {
   const aircraft = useAircraft();
   const shoot = useShoot(aircraft?.id);
@@ -116,68 +133,158 @@ interface MainProps extends DeskProps {
 }
 
 function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProps) {
-  const plan = usePlan(shoot, aircraft, batteries, conditions);
+  const chargers = useRecords((state) => state.chargers);
+  const launchPlaces = useLaunchPlaces(conditions.placeId);
+  const shooting = { shoot, aircraft, batteries, chargers, conditions, launchPlaces };
+  const now = usePlan(shooting);
+  const { plan, refusal, request, seeking, trouble } = now;
+  const clock = useMemo(() => clockAt(conditions), [conditions]);
+  const names = useMemo(
+    () => namesOf(clock, shoot, batteries, chargers, request.launchPlaces ?? []),
+    [clock, shoot, batteries, chargers, request],
+  );
+  const planned = request.shots.length;
+  const doneAt = plan ? clock.format(plan.figures.endAt, 'HH:mm') : '';
   return (
     <>
-      {plan.trouble !== null && <Warning alert>No plan: {plan.trouble}</Warning>}
-      {plan.value?.ok === false && (
+      {trouble !== null && <Warning alert>No plan: {trouble}</Warning>}
+      {refusal && (
         <Warning alert>
-          <Say sentence={plan.value.refusal} />
+          <Say sentence={refusal} />
         </Warning>
       )}
-      <Headline
-        title={plan.value?.ok ? planHeadline(plan.value.value, shoot.shots.length) : 'Placing the shots …'}
-        old={!plan.fresh}
-      >
-        {shoot.name} · {aircraft.name}, {trustInWords(aircraft)}
+      <Contradictions request={request} names={names} />
+      <Headline title={titleOf(shoot, planned, plan, doneAt, batteries.length)} old={seeking && !now.fresh}>
+        {[
+          plan && provedInWords(plan),
+          plan && plan.figures.takeoffs > 0 && heldInWords(shoot),
+          shoot.name,
+          `${aircraft.name}, ${trustInWords(aircraft)}`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </Headline>
+      {seeking && (
+        <Note status>
+          {plan && now.fresh ? 'Looking for a better one …' : 'Placing the shots …'}{' '}
+          <LinkButton onClick={now.stop}>Stop</LinkButton>
+        </Note>
+      )}
+      {now.stopped && plan && (
+        <Note>
+          Stopped: this is the best so far. <LinkButton onClick={now.again}>Go on</LinkButton>
+        </Note>
+      )}
       <OtherDay conditions={conditions} />
       {children}
-      {plan.value?.ok && (
-        <div data-old={!plan.fresh || undefined} className={styles.plan}>
-          <Flights plan={plan.value.value} shoot={shoot} batteries={batteries} conditions={conditions} />
-        </div>
+      {plan && (
+        <Flights
+          plan={plan}
+          now={now}
+          shoot={shoot}
+          names={names}
+          aircraft={aircraft}
+          conditions={conditions}
+        />
       )}
     </>
   );
 }
 
-interface FlightsProps {
-  readonly plan: SwapPlan;
-  readonly shoot: ShootRecord;
-  readonly batteries: readonly BatteryRecord[];
-  readonly conditions: DayAtPlace;
+function titleOf(
+  { shots }: ShootRecord,
+  planned: number,
+  plan: SwapPlan | null,
+  doneAt: string,
+  batteries: number,
+): string {
+  if (shots.length === 0) return 'No shots yet';
+  if (planned === 0) return 'All shots are left out';
+  if (batteries === 0) return 'No battery at hand';
+  return plan ? planHeadline(plan, planned, doneAt) : 'Placing the shots …';
 }
 
-function Flights({ plan, shoot, batteries, conditions }: FlightsProps) {
+/** "every flight lands with 25 %, nine in ten". */
+function heldInWords({ policy }: ShootRecord): string {
+  return `flights land with ${percent(policy.reserveCharge ?? usualReserveCharge)}, ${shareInWords(confidenceOf(policy))}`;
+}
+
+function namesOf(
+  clock: Clock,
+  { shots }: ShootRecord,
+  batteries: readonly BatteryRecord[],
+  chargers: readonly { readonly id: string; readonly name: string }[],
+  places: readonly { readonly id: string; readonly name: string }[],
+): Names {
+  return {
+    clock,
+    battery: (id) => batteries.find((battery) => battery.id === id)?.label ?? 'removed battery',
+    charger: (id) => chargers.find((charger) => charger.id === id)?.name ?? 'charger',
+    place: (id) => places.find((place) => place.id === id)?.name ?? 'home',
+    shot: (id) => shots.find((shot) => shot.id === id)?.name ?? 'removed shot',
+    number: (id) => shots.findIndex((shot) => shot.id === id) + 1,
+  };
+}
+
+interface FlightsProps extends DeskProps {
+  readonly plan: SwapPlan;
+  readonly now: ReturnType<typeof usePlan>;
+  readonly names: Names;
+}
+
+function Flights({ plan, now, shoot, names, aircraft, conditions }: FlightsProps) {
+  const [openNumber, setOpenNumber] = useState<number | null>(null);
   const edit = useRecords((state) => state.edit);
-  const labelOf = (id: string) => batteries.find((battery) => battery.id === id)?.label ?? 'removed battery';
-  const shotOf = (id: string) => shoot.shots.find((shot) => shot.id === id);
+  const { request } = now;
+  const setShots = (shots: ShootRecord['shots'], label: string, how = { apart: true }) =>
+    edit('shoots', shoot.id, { shots }, label, how);
   const split = (id: string, parts: number) =>
-    edit(
-      'shoots',
-      shoot.id,
-      { shots: splitShot(shoot.shots, id, parts, () => crypto.randomUUID()) },
-      `splitting ${shotOf(id)?.name}`,
-      comesOrGoes,
+    setShots(
+      splitShot(shoot.shots, id, parts, () => crypto.randomUUID()),
+      `splitting ${names.shot(id)}`,
+      { ...comesOrGoes, apart: true },
     );
-  const numberOf = (id: string) => shoot.shots.findIndex((shot) => shot.id === id) + 1;
+  const pin = (id: string, flightNumber: number) =>
+    setShots(
+      shoot.shots.map((shot) => (shot.id === id ? { ...shot, pin: { ...shot.pin, flightNumber } } : shot)),
+      `moving ${names.shot(id)} to flight ${flightNumber}`,
+    );
   return (
-    <>
+    <div data-old={!now.fresh || undefined} className={styles.plan}>
       {plan.flights.length > 0 && (
         <>
-          <Timeline
+          <Lanes
             plan={plan}
-            startsAt={shoot.startsAt}
-            coordinates={conditions.site?.coordinates ?? null}
-            labelOf={labelOf}
-            shotOf={shotOf}
-            numberOf={numberOf}
+            request={request}
+            names={names}
+            openNumber={openNumber}
+            onOpen={(number) => setOpenNumber(number === openNumber ? null : number)}
           />
-          <PlanTable plan={plan} startsAt={shoot.startsAt} labelOf={labelOf} shotOf={shotOf} />
+          <PinCost plan={plan} request={request} aircraft={aircraft} whole={now.whole} />
+          <FlightsTable
+            plan={plan}
+            shoot={shoot}
+            names={names}
+            openNumber={openNumber}
+            onOpen={setOpenNumber}
+            onPin={pin}
+          />
         </>
       )}
-      <Tidings plan={plan} shoot={shoot} labelOf={labelOf} shotOf={shotOf} onSplit={split} />
-    </>
+      <Cards plan={plan} request={request} shoot={shoot} names={names} whole={now.whole} onSplit={split} />
+      {request.shots.length > 0 && now.whole && <Helps request={request} aircraft={aircraft} names={names} />}
+      {plan.flights.length > 0 && (
+        <PlanFiles plan={plan} request={request} shoot={shoot} conditions={conditions} />
+      )}
+      <ul className={styles.cautions}>
+        {plan.cautions.map((caution) => (
+          <li key={caution.code}>
+            <Note>
+              <Say sentence={caution} />
+            </Note>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

@@ -15,7 +15,7 @@ const shot: Shot = {
 test('a shot too long for all is offered in as many parts as fit on batteries like the best (by hand: 2400 s, 760 s each)', () => {
   const reason = (durationS: number, possibleS: number) =>
     partsNeeded(
-      sentence('too-long-for-all', '{durationS} {possibleS} {label}', {
+      sentence('no-pack-lasts', '{durationS} {possibleS} {label}', {
         durationS,
         possibleS,
         label: 'Jay 1',

@@ -6,7 +6,7 @@ const mostParts = 8;
 
 /** Into how many a shot would have to be split to fit on batteries like the best; null where length is not what hinders it. */
 export function partsNeeded({ code, values }: Sentence): number | null {
-  if (code !== 'too-long-for-all') return null;
+  if (code !== 'no-pack-lasts') return null;
   const [durationS, possibleS] = [Number(values.durationS), Number(values.possibleS)];
   const parts = Math.ceil(durationS / (possibleS * shareUsed));
   return parts >= 2 && parts <= mostParts ? parts : null;

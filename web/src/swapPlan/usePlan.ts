@@ -1,55 +1,22 @@
-import {
-  type AircraftRecord,
-  type BatteryRecord,
-  type DayAtPlace,
-  isFlown,
-  type Outcome,
-  type PlanRequest,
-  type ShootRecord,
-  type SwapPlan,
-} from '@acorn-tally/core';
+import type { PlanRequest } from '@acorn-tally/core';
 import { useMemo } from 'react';
-import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout } from '../state/belief';
-import { fromHome } from '../state/home';
-import { calculators } from '../workers/calculators';
-import { type Calculated, useCalculated } from '../workers/useCalculated';
+import { type PlanNow, usePlanner } from '../workers/usePlanner';
+import { planRequestFor, type Shooting } from './planRequest';
 
-/** The plan of a shoot from the workers, asked for anew whenever anything it depends on changes; the last one stays meanwhile. */
-export function usePlan(
-  shoot: ShootRecord,
-  aircraft: AircraftRecord,
-  batteries: readonly BatteryRecord[],
-  conditions: DayAtPlace,
-): Calculated<Outcome<SwapPlan>> {
-  const ask = useMemo(() => {
-    const request = planRequestFor(shoot, aircraft, batteries, conditions);
-    const { known } = beliefAbout(aircraft);
-    return async (wanted: AbortSignal): Promise<Outcome<SwapPlan>> =>
-      calculators.do(async (worker) => worker.plan(request, known), wanted);
-  }, [shoot, aircraft, batteries, conditions]);
-  return useCalculated(ask);
-}
-
-function planRequestFor(
-  shoot: ShootRecord,
-  aircraft: AircraftRecord,
-  batteries: readonly BatteryRecord[],
-  conditions: DayAtPlace,
-): PlanRequest {
-  const flown = batteries.filter(({ keeping }) => isFlown(keeping));
-  const atHand = shoot.batteryIds.flatMap((id) => flown.filter((battery) => battery.id === id));
-  return {
-    aircraft: aircraft.spec,
-    batteries: atHand.map((battery) => ({
-      ...packAtTheHour(battery, conditions),
-      id: battery.id,
-      label: battery.label,
-    })),
-    shots: shoot.shots.map((shot) => fromHome(conditions, shot)),
-    conditions: conditions.weather,
-    policy: shoot.policy,
-    swapTimeS: shoot.swapTimeS,
-    returnHeightM: aircraft.flight.returnHeightM ?? null,
-  };
+/** The plan of a shoot, asked for anew whenever anything it depends on changes; the last one stays meanwhile. */
+export function usePlan(shooting: Shooting): PlanNow & { readonly request: PlanRequest } {
+  const { shoot, aircraft, batteries, chargers, conditions, launchPlaces } = shooting;
+  const asked = JSON.stringify([
+    planRequestFor({ shoot, aircraft, batteries, chargers, conditions, launchPlaces }),
+    beliefAbout(aircraft).known,
+  ]);
+  // The same question, however often the records behind it are renewed, is asked once.
+  const [request, known] = useMemo(() => JSON.parse(asked), [asked]) as [
+    PlanRequest,
+    ReturnType<typeof beliefAbout>['known'],
+  ];
+  const isEmpty = request.shots.length === 0 || request.batteries.length === 0;
+  const beliefs = useMemo(() => ({ [aircraft.id]: known }), [aircraft.id, known]);
+  return { ...usePlanner(isEmpty ? null : request, beliefs), request };
 }

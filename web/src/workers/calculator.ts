@@ -11,16 +11,12 @@ import {
   estimateWithLedger,
   type Knowledge,
   type LedgerLine,
-  type Outcome,
-  type PlanRequest,
   plannedIn,
-  planSwaps,
   type Reaches,
   type ReturnBand,
   type ReturnRequest,
   reaches,
   returnBand,
-  type SwapPlan,
   type TurnTable,
   turnTable,
   usualDraws,
@@ -55,10 +51,6 @@ const calculator = {
 
   bands(requests: readonly EstimateRequest[], known: Knowledge): (Band | null)[] {
     return bandsOf(requests, believed(known));
-  },
-
-  plan(request: PlanRequest, known: Knowledge): Outcome<SwapPlan> {
-    return planSwaps(request, believed(known));
   },
 
   /** The band of the way home from one position. */

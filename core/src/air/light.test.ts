@@ -11,10 +11,11 @@ test('the light of a shoot in the morning: twilight until sunrise, then a low su
   expect(spans.at(-1)?.toMs).toBe(at('10:00'));
   for (const [i, span] of spans.slice(1).entries()) expect(span.fromMs).toBe(spans[i]?.toMs);
   const minutes = (ms: number | undefined, clock: string) => Math.abs((ms ?? 0) - at(clock)) / 60_000;
-  expect(minutes(spans[0]?.toMs, '08:01')).toBeLessThan(1.5);
-  expect(minutes(spans[1]?.toMs, '09:06')).toBeLessThan(1.5);
+  expect(minutes(spans[0]?.toMs, '08:01')).toBeLessThan(1);
+  expect(minutes(spans[1]?.toMs, '09:06')).toBeLessThan(1);
 });
 
+// Until 26 Nov 2026 refraction was counted twice, and every light changed some four minutes too early in the morning.
 test('over midnight one night is one span, and under the midnight sun one day', () => {
   expect(lightBetween(at('20:00'), at('20:00') + 8 * 3_600_000, fell)).toEqual([
     { fromMs: at('20:00'), toMs: at('20:00') + 8 * 3_600_000, light: 'night' },

@@ -1,0 +1,112 @@
+import highsLoader from 'highs';
+import { boxBelief } from '../core/fixtures/beliefs';
+import { steadyRequest } from '../core/fixtures/planRequests';
+import { packingBound } from '../core/src/swapPlan/bound';
+import { problemOf } from '../core/src/swapPlan/problem';
+import { allColumns, cheapestPartition } from '../core/src/swapPlan/programme';
+import type { PlanEffort, PlanRequest } from '../core/src/swapPlan/request';
+import { firstPlan } from '../core/src/swapPlan/search';
+import { Planner } from '../core/src/swapPlan/seek';
+import { Verdicts } from '../core/src/swapPlan/verdicts';
+
+/** What swap plans cost and how good they are: `npm run swap-plan-bench`. Times are of this machine, beside ratios within the run. */
+function shoot(seed: number, shots: number, packs: number, more: Partial<PlanRequest> = {}): PlanRequest {
+  const drawn = { shots, packs, shotS: [40, 240], startCharge: [0.85, 1], windMps: 1.5 } as const;
+  return { ...steadyRequest(seed, drawn), ...more };
+}
+
+const beliefs = { jay: boxBelief };
+/** Of forty takes; the long effort takes a minute or more for each. */
+const instances = Number(process.argv[2] ?? 8);
+function timed<Answer>(work: () => Answer): { readonly answer: Answer; readonly ms: number } {
+  const before = process.hrtime.bigint();
+  const answer = work();
+  return { answer, ms: Number(process.hrtime.bigint() - before) / 1e6 };
+}
+const row = (what: string, found: string, wanted: string) =>
+  console.log(`${what.padEnd(66)} ${found.padStart(24)}   ${wanted}`);
+const found = (request: PlanRequest, effort: PlanEffort) =>
+  new Planner(problemOf(request, beliefs), effort).best();
+
+async function exactAgainstSolver(): Promise<void> {
+  const highs = await highsLoader();
+  const twelve = shoot(3, 12, 5);
+  // As long as shots are: some three to a flight.
+  const shots = twelve.shots.map((shot) => ({ ...shot, durationS: shot.durationS + 120 }));
+  const problem = problemOf({ ...twelve, shots }, beliefs);
+  const planner = new Planner(problem);
+  const columns = allColumns(new Verdicts(problem, 64), planner.fleet);
+  for (let i = 0; i < 3; i++) cheapestPartition(problem.takes, columns);
+  const ours = timed(() => cheapestPartition(problem.takes, columns));
+  const flat = columns.flatMap((one, pack) =>
+    [...one].map(([set, { cost }]) => ({ set, cost: cost / 1e6, pack })),
+  );
+  const sum = (of: (one: (typeof flat)[number]) => number) =>
+    flat.flatMap((one, i) => (of(one) === 0 ? [] : [`${of(one)} x${i}`])).join(' + ');
+  const text = `Minimize\n obj: ${sum(({ cost }) => cost)}\nSubject To\n ${[
+    ...problem.takes.map(({ index }) => `c${index}: ${sum(({ set }) => (set & (1 << index) ? 1 : 0))} = 1`),
+    ...problem.packs.map(({ index }) => `p${index}: ${sum(({ pack }) => (pack === index ? 1 : 0))} <= 1`),
+  ].join('\n ')}\nBinary\n ${flat.map((_, i) => `x${i}`).join(' ')}\nEnd`;
+  const solver = timed(() => highs.solve(text));
+  row(
+    `12 takes, ${flat.length} flights given: solver over exact programme`,
+    `${(solver.ms / ours.ms).toFixed(0)} ×`,
+    'at least 10 ×',
+  );
+}
+
+function twentyTakes(): void {
+  const gaps: string[] = [];
+  let slowest = 0;
+  for (let seed = 20; seed < 24; seed++) {
+    const request = shoot(seed, 20, 8);
+    const plan = timed(() => found(request, 'usual'));
+    slowest = Math.max(slowest, plan.ms);
+    const problem = problemOf(request, beliefs);
+    gaps.push(`${plan.answer.draft.length}/${packingBound(new Verdicts(problem, 64), problem.takes)}`);
+  }
+  row('20 takes: take-offs over the packing bound', gaps.join(' '), 'within one');
+  row('20 takes: slowest of four', `${(slowest / 1000).toFixed(1)} s`, '2 s');
+}
+
+function fortyTakes(): void {
+  let [near, firstMs, usualMs] = [0, 0, 0];
+  const gaps: string[] = [];
+  for (let seed = 40; seed < 40 + instances; seed++) {
+    const request = shoot(seed, 40, 12);
+    const first = timed(() => firstPlan(new Verdicts(problemOf(request, beliefs), 64)));
+    const usual = timed(() => found(request, 'usual'));
+    const long = found(request, 'long');
+    const problem = problemOf(request, beliefs);
+    const bound = packingBound(new Verdicts(problem, 64), problem.takes);
+    firstMs = Math.max(firstMs, first.ms);
+    usualMs = Math.max(usualMs, usual.ms);
+    const left = (one: typeof long) => (one.rank[0] ?? 0) + (one.rank[1] ?? 0);
+    if (left(usual.answer) <= left(long) && usual.answer.draft.length <= long.draft.length + 1) near++;
+    gaps.push(`${first.answer.draft.length}→${usual.answer.draft.length}→${long.draft.length}/${bound}`);
+  }
+  row('40 takes, 12 packs: slowest first plan (64 draws)', `${firstMs.toFixed(0)} ms`, '300 ms');
+  row('40 takes, 12 packs: usual effort within one take-off of long', `${near} of ${instances}`, '6 of 8');
+  row('40 takes, 12 packs: slowest of the usual effort', `${(usualMs / 1000).toFixed(1)} s`, '2 s');
+  console.log(`  first → usual → long / packing bound: ${gaps.join('  ')}`);
+}
+
+function fortyWithChargers(): void {
+  const chargers = [0, 1].map((i) => ({
+    id: `hub-${i}`,
+    name: `Hub ${i}`,
+    packsAtOnce: 1,
+    emptyToFullS: 3240,
+  }));
+  const plan = timed(() => found(shoot(50, 40, 12, { chargers }), 'usual'));
+  row(
+    '40 takes, 12 packs, 2 chargers: take-offs, time',
+    `${plan.answer.draft.length}, ${(plan.ms / 1000).toFixed(1)} s`,
+    'reported',
+  );
+}
+
+await exactAgainstSolver();
+twentyTakes();
+fortyTakes();
+fortyWithChargers();

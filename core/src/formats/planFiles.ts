@@ -1,0 +1,156 @@
+import geodesic from 'geographiclib-geodesic';
+import ical, { ICalAlarmType } from 'ical-generator';
+import type { Coordinates } from '../air/sun';
+import { onPlane } from '../reserve/plane';
+import type { FlightOfPlan, SwapPlan } from '../swapPlan/answer';
+import type { PlanRequest } from '../swapPlan/request';
+import type { Shot } from '../swapPlan/shot';
+import { writeCsv } from './csv';
+
+/** What of a shoot its files are made of. */
+export interface PlanToWrite {
+  readonly name: string;
+  readonly request: PlanRequest;
+  readonly plan: SwapPlan;
+  /** When it was made, ISO 8601. */
+  readonly madeAt: string;
+}
+
+const beforeTakeoffS = 300;
+
+/**
+ * A plan as iCalendar (RFC 5545): one event for each flight, with an alarm five minutes before, and one for each swap, with an alarm
+ * when it begins.
+ */
+export function writePlanCalendar({ name, request, plan, madeAt }: PlanToWrite): string {
+  const calendar = ical({ name, prodId: { company: 'Acorn Tally', product: 'swap plan' } });
+  const add = (
+    id: string,
+    fromAt: string,
+    untilAt: string,
+    summary: string,
+    description: string,
+    alarmS: number,
+  ) =>
+    calendar
+      .createEvent({
+        id: `${id}@acorn-tally`,
+        start: new Date(fromAt),
+        end: new Date(untilAt),
+        stamp: new Date(madeAt),
+        summary,
+        description,
+      })
+      .createAlarm({ type: ICalAlarmType.display, trigger: alarmS, description: summary });
+  plan.flights.forEach((flight, i) => {
+    const battery = labelOf(request, flight);
+    const summary = `Flight ${flight.number}: ${battery}, ${shotNames(request, flight).join(', ')}`;
+    add(
+      `${request.startAt}-flight-${flight.number}`,
+      flight.takeoffAt,
+      flight.touchdownAt,
+      summary,
+      inLines(request, flight),
+      beforeTakeoffS,
+    );
+    const next = plan.flights[i + 1];
+    if (!next) return;
+    const swap = `Swap: ${battery} out, ${labelOf(request, next)} in`;
+    add(
+      `${request.startAt}-swap-${flight.number}`,
+      flight.touchdownAt,
+      next.takeoffAt,
+      swap,
+      `Then flight ${next.number}.`,
+      0,
+    );
+  });
+  return calendar.toString();
+}
+
+function inLines(request: PlanRequest, { turnBackCharge, touchdownCharge, shots }: FlightOfPlan): string {
+  const takes = shots.map(
+    ({ shotId, take, startAt }) => `${startAt.slice(11, 19)} ${nameOf(request, shotId)}, take ${take}`,
+  );
+  const turn = turnBackCharge === null ? [] : [`Turn back by ${Math.ceil(turnBackCharge * 100)} %.`];
+  return [...takes, ...turn, `Touch down with about ${Math.round(touchdownCharge.p50 * 100)} %.`].join('\n');
+}
+
+const headings = [
+  'flight',
+  'battery',
+  'launch place',
+  'take-off',
+  'turn back by %',
+  'turn back at',
+  'touch down',
+  'touch down with %',
+  'left over s',
+  'turns back early %',
+  'shots',
+] as const;
+
+/** The flights of a plan as CSV, times in ISO 8601. */
+export function writePlanCsv({ request, plan }: Pick<PlanToWrite, 'request' | 'plan'>): string {
+  const percent = (share: number) => Number((share * 100).toFixed(1));
+  return writeCsv(
+    headings,
+    plan.flights.map((flight) => [
+      flight.number,
+      labelOf(request, flight),
+      request.launchPlaces?.find(({ id }) => id === flight.launchPlaceId)?.name ?? '',
+      flight.takeoffAt,
+      flight.turnBackCharge === null ? '' : Math.ceil(flight.turnBackCharge * 100),
+      flight.turnBackAt,
+      flight.touchdownAt,
+      percent(flight.touchdownCharge.p50),
+      Math.floor(flight.spareS),
+      percent(flight.chanceEarly),
+      shotNames(request, flight).join('; '),
+    ]),
+  );
+}
+
+/** Working points as GPX 1.1 waypoints, by the geodesic of WGS 84 (Karney 2013); heights are over the ground given. */
+export function writePointsGpx(request: PlanRequest, home: Coordinates, groundM: number): string {
+  const points = request.shots.map((shot, i) => {
+    const { latitudeDeg, longitudeDeg } = pointOf(request, shot, home);
+    return `<wpt lat="${latitudeDeg.toFixed(7)}" lon="${longitudeDeg.toFixed(7)}"><ele>${groundM + shot.heightM}</ele><name>${escaped(`${i + 1} ${shot.name}`)}</name></wpt>`;
+  });
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Acorn Tally" xmlns="http://www.topografix.com/GPX/1/1">\n${points.join('\n')}\n</gpx>\n`;
+}
+
+function pointOf(
+  { launchPlaces }: PlanRequest,
+  shot: Shot,
+  { latitudeDeg, longitudeDeg }: Coordinates,
+): Coordinates {
+  const place = launchPlaces?.find(({ id }) => id === shot.launchPlaceId) ?? launchPlaces?.[0];
+  const seen = onPlane(shot);
+  const [eastM, northM] = [seen.eastM + (place?.eastM ?? 0), seen.northM + (place?.northM ?? 0)];
+  const bearingDeg = (Math.atan2(eastM, northM) * 180) / Math.PI;
+  const { lat2, lon2 } = geodesic.Geodesic.WGS84.Direct(
+    latitudeDeg,
+    longitudeDeg,
+    bearingDeg,
+    Math.hypot(eastM, northM),
+  );
+  return { latitudeDeg: lat2 as number, longitudeDeg: lon2 as number };
+}
+
+function escaped(text: string): string {
+  const signs: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+  return text.replace(/[&<>"]/g, (sign) => signs[sign] as string);
+}
+
+function labelOf({ batteries }: PlanRequest, { batteryId }: FlightOfPlan): string {
+  return batteries.find(({ id }) => id === batteryId)?.label ?? batteryId;
+}
+
+function nameOf({ shots }: PlanRequest, id: string): string {
+  return shots.find((shot) => shot.id === id)?.name ?? id;
+}
+
+function shotNames(request: PlanRequest, { shots }: FlightOfPlan): string[] {
+  return [...new Set(shots.map(({ shotId }) => shotId))].map((id) => nameOf(request, id));
+}

@@ -1,0 +1,80 @@
+import { boxDrawn } from '../../fixtures/beliefs';
+import { steadyRequest } from '../../fixtures/planRequests';
+import { gaugeOf } from '../battery/gauge';
+import { exactFlight } from './exactFlight';
+import { problemOf } from './problem';
+import { brim, Verdicts } from './verdicts';
+
+const belief = boxDrawn(16);
+const shoot = (seed: number) => {
+  const drawn = { shots: 5, packs: 2, shotS: [60, 400], startCharge: [0.8, 1], windMps: 2 } as const;
+  const problem = problemOf(steadyRequest(seed, drawn), { jay: belief });
+  return { problem, verdicts: new Verdicts(problem, 16) };
+};
+
+/** All flights of one and of two takes that some draw can fly at all. */
+function flightsOf({ problem }: ReturnType<typeof shoot>) {
+  const pairs = problem.takes.flatMap((a) => problem.takes.map((b) => (a === b ? [a] : [a, b])));
+  return problem.packs.flatMap((pack) => {
+    const state = { charge: pack.startCharge, temperatureC: pack.startC, asKept: true };
+    return pairs.map((takes) => ({ pack, takes, weather: 0, state }));
+  });
+}
+
+test('sums of equivalent seconds against flights flown step by step: what ends near the reserve weighs the same share of the pack in each draw, as near as the brim is wide', () => {
+  let compared = 0;
+  for (let seed = 1; seed < 12; seed++) {
+    const at = shoot(seed);
+    for (const departure of flightsOf(at)) {
+      const { pack, takes, state } = departure;
+      const need = at.verdicts.need(pack.kind, 0, takes);
+      const has = at.verdicts.capacity(pack, state, 0).untilReserveS;
+      const contexts = at.verdicts.fleet.contexts(pack, state, 0);
+      const exact = exactFlight(at.verdicts.fleet, departure);
+      [...exact.drawn, exact.middle].forEach((flown, d) => {
+        const context = contexts[d];
+        const down = flown?.at(-1)?.touchdown;
+        if (!context || !down || takes.length < 2) return;
+        const start = gaugeOf(context.takeoff.charge, context.cells.hidden);
+        const spent = (start - gaugeOf(down.charge, context.cells.hidden)) / (start - 0.25);
+        const last =
+          (need.takenS[d] as number) +
+          (at.verdicts.flightsOf(pack.kind, 0).home(takes[1] as never).equivalents[d] as number);
+        // Only there a verdict hangs on it; a short flight ends where the pack still has more volts.
+        if (spent < 0.9) return;
+        const weighs = last / (has[d] as number) / spent;
+        expect(weighs).toBeGreaterThan(1 - brim.over);
+        expect(weighs).toBeLessThan(1 + brim.under);
+        compared++;
+      });
+    }
+  }
+  expect(compared).toBeGreaterThan(60);
+});
+
+test('clock times of the sums are those of the flight as planned', () => {
+  const at = shoot(4);
+  for (const departure of flightsOf(at)) {
+    const need = at.verdicts.need(departure.pack.kind, 0, departure.takes);
+    const { middle } = exactFlight(at.verdicts.fleet, departure);
+    if (!middle) continue;
+    expect(need.touchdownS).toBeCloseTo(middle.at(-1)?.touchdown.timeS ?? 0, 6);
+    expect(need.takes.map(({ beginS }) => beginS)).toEqual(
+      middle.map(({ begun }) => expect.closeTo(begun.timeS, 6)),
+    );
+  }
+});
+
+test('the least charge for a flight is enough, and two hundredths less is not', () => {
+  const at = shoot(5);
+  let asked = 0;
+  for (const { pack, takes } of flightsOf(at)) {
+    const least = at.verdicts.leastCharge(pack, 18, 0, takes);
+    if (least === null || least > 0.98) continue;
+    asked++;
+    const fits = (charge: number) =>
+      at.verdicts.fits(pack, { charge, temperatureC: 18, asKept: false }, 0, takes);
+    expect([fits(least + 1e-6), fits(least - 0.02)]).toEqual([true, false]);
+  }
+  expect(asked).toBeGreaterThan(20);
+});

@@ -1,0 +1,142 @@
+import type { Conditions } from '../air/conditions';
+import type { Belief } from '../belief/belief';
+import type { PacksBrought, Robustness } from './answer';
+import { isSure } from './exactFlight';
+import { inCircumstances, type Pack, type Problem, problemOf, type Take } from './problem';
+import type { PlanRequest } from './request';
+import { adapted, type Found, repaired } from './search';
+import type { Planner } from './seek';
+import { shotRanges } from './shot';
+import { instantAt } from './tell';
+import { Verdicts } from './verdicts';
+
+type Beliefs = Readonly<Record<string, Belief>>;
+
+/** How long is sought for a plan that only says what would be; it begins with the plan there is. */
+const tries = 12;
+
+/** What becomes of a plan if its request were another. The same takes are numbered alike. */
+export function plannedOtherwise(planner: Planner, { draft }: Found, request: PlanRequest, beliefs: Beliefs) {
+  const problem = problemOf(request, beliefs);
+  const retold = draft.flatMap(({ pack, takes }) => {
+    const { id } = (planner.problem.packs[pack] as Pack).battery;
+    const there = problem.packs.find(({ battery }) => battery.id === id);
+    return there
+      ? [{ pack: there.index, takes: takes.map(({ index }) => problem.takes[index] as Take) }]
+      : [];
+  });
+  const verdicts = new Verdicts(problem, planner.verdicts.draws);
+  return { problem, found: sure(verdicts, adapted(verdicts, retold, tries)) };
+}
+
+/** With each flight flown step by step, in the draws of the search. */
+function sure(verdicts: Verdicts, found: Found): Found {
+  let now = found;
+  for (;;) {
+    const failing = now.schedule.flights.filter((flight) => !isSure(verdicts.fleet, flight));
+    if (failing.length === 0) return now;
+    for (const flight of failing) verdicts.showed(false, flight, 1.02);
+    now = repaired(
+      verdicts,
+      now,
+      failing.map(({ takes }) => takes),
+      false,
+    );
+    now = adapted(verdicts, now.draft, 0);
+  }
+}
+
+const windier = 4 / 3;
+const longer = 3 / 2;
+
+/** Whether it would still do with the wind a third stronger, with takes half as long again, and with each battery of it failing. */
+export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs): Robustness[] {
+  const { problem, verdicts } = planner;
+  const { request } = problem;
+  const told = (change: Robustness['change'], otherwise: Found, battery?: Pack): Robustness => {
+    const has = placedTakes(problem, otherwise);
+    const dropped = [...placedTakes(problem, found)].filter((index) => !has.has(index));
+    return {
+      change,
+      ...(battery ? { batteryId: battery.battery.id } : {}),
+      takeoffs: problem.flown.length + otherwise.draft.length,
+      endAt: instantAt(problem, otherwise.schedule.endS),
+      droppedShotIds: [...new Set(dropped.map((index) => (problem.takes[index] as Take).shot.id))],
+    };
+  };
+  const flown = [...new Set(found.draft.map(({ pack }) => pack))].sort((a, b) => a - b);
+  return [
+    told('wind', plannedOtherwise(planner, found, inWind(request, windier), beliefs).found),
+    told('takes', plannedOtherwise(planner, found, withTakes(request, longer), beliefs).found),
+    ...flown.map((pack) => {
+      const without = inCircumstances(problem, { grounded: new Set([pack]) });
+      return told('battery', inTheseCircumstances(verdicts, without, found), problem.packs[pack]);
+    }),
+  ];
+}
+
+/** Shots done against packs brought, the best first; with the chargers, and without any. */
+export function packsBrought({ problem, verdicts }: Planner, found: Found): PacksBrought[] {
+  const best = [...problem.packs].sort((a, b) => worthOf(b) - worthOf(a) || a.index - b.index);
+  const ways = problem.chargingPlaces.length > 0 ? [false, true] : [false];
+  return ways.flatMap((charging) => {
+    const brought: PacksBrought[] = [];
+    let last = found;
+    for (let packs = best.length; packs >= 1; packs--) {
+      const circumstances = inCircumstances(problem, {
+        grounded: new Set(best.slice(packs).map(({ index }) => index)),
+        ...(charging ? {} : { chargingPlaces: [] }),
+      });
+      last = inTheseCircumstances(verdicts, circumstances, last);
+      brought.unshift(toldBrought(problem, last, packs, charging));
+    }
+    return brought;
+  });
+}
+
+function toldBrought(problem: Problem, found: Found, packs: number, charging: boolean): PacksBrought {
+  const has = placedTakes(problem, found);
+  const left = problem.takes.filter(({ index }) => !has.has(index)).map(({ shotIndex }) => shotIndex);
+  return {
+    packs,
+    charging,
+    shotsPlaced: problem.request.shots.length - new Set(left).size,
+    takeoffs: problem.flown.length + found.draft.length,
+    endAt: instantAt(problem, found.schedule.endS),
+  };
+}
+
+function inTheseCircumstances(known: Verdicts, problem: Problem, { draft }: Found): Found {
+  const verdicts = new Verdicts(problem, known.draws, known);
+  return sure(verdicts, adapted(verdicts, draft, tries));
+}
+
+function worthOf({ battery, startCharge }: Pack): number {
+  return battery.ratedCapacityMah * (battery.health ?? 1) * startCharge;
+}
+
+export function placedTakes({ flownTakes }: Problem, { draft }: Found): ReadonlySet<number> {
+  return new Set([...flownTakes, ...draft.flatMap(({ takes }) => takes.map(({ index }) => index))]);
+}
+
+function inWind(request: PlanRequest, times: number): PlanRequest {
+  const windier = <Weather extends Conditions>(weather: Weather): Weather => ({
+    ...weather,
+    wind: {
+      ...weather.wind,
+      speedMps: weather.wind.speedMps * times,
+      gustMps: weather.wind.gustMps == null ? null : weather.wind.gustMps * times,
+    },
+  });
+  const { conditions, hours } = request;
+  return {
+    ...request,
+    conditions: conditions ? windier(conditions) : null,
+    hours: hours ? hours.map(windier) : null,
+  };
+}
+
+function withTakes(request: PlanRequest, times: number): PlanRequest {
+  const lasts = (durationS: number) => Math.min(shotRanges.durationS.max, durationS * times);
+  return { ...request, shots: request.shots.map((shot) => ({ ...shot, durationS: lasts(shot.durationS) })) };
+}

@@ -1,0 +1,111 @@
+import type { LaunchPlace } from '../air/site';
+import type { Belief } from '../belief/belief';
+import { type Sentence, sentence } from '../units/sentence';
+import { fromPlace, warmC, withBatteryMore, withChargerMore, withWarmPacks } from './changes';
+import { placedTakes, plannedOtherwise } from './further';
+import { problemOf } from './problem';
+import type { PlanRequest } from './request';
+import type { Found } from './search';
+import { Planner } from './seek';
+
+/** What a plan comes to: takes placed, take-offs, and when all are down. */
+export interface Outlook {
+  readonly takesPlaced: number;
+  readonly takeoffs: number;
+  readonly endAt: string;
+}
+
+export const helpCodes = ['charger-more', 'battery-more', 'packs-warm', 'all-from-place'] as const;
+export type HelpCode = (typeof helpCodes)[number];
+
+export interface WhatHelps {
+  readonly asIs: Outlook;
+  /** Each change tried by itself. */
+  readonly changes: readonly { readonly change: Sentence<HelpCode>; readonly outlook: Outlook }[];
+  /** Begun earlier or later, where that can make a difference. */
+  readonly starts: readonly { readonly startAt: string; readonly outlook: Outlook }[];
+}
+
+const shiftsMin = [-90, -60, -30, 30, 60, 90];
+
+/** What would help a plan: each thing tried, beginning with the plan as it is. A request that contradicts itself nowhere. */
+export function whatHelps(request: PlanRequest, beliefs: Readonly<Record<string, Belief>>): WhatHelps {
+  const planner = new Planner(problemOf(request, beliefs));
+  const found = planner.best();
+  const tried = (other: PlanRequest): Outlook => {
+    const otherwise = plannedOtherwise(planner, found, other, beliefs);
+    return outlookOf(
+      Date.parse(other.startAt),
+      placedTakes(otherwise.problem, otherwise.found).size,
+      otherwise.found,
+    );
+  };
+  const startMs = Date.parse(request.startAt);
+  return {
+    asIs: outlookOf(startMs, placedTakes(planner.problem, found).size, found),
+    changes: changesOf(request).map(({ change, other }) => ({ change, outlook: tried(other) })),
+    starts: hangsOnTheHour(request)
+      ? shiftsMin.map((minutes) => {
+          const startAt = new Date(startMs + minutes * 60_000).toISOString();
+          return { startAt, outlook: tried({ ...request, startAt }) };
+        })
+      : [],
+  };
+}
+
+function outlookOf(startMs: number, takesPlaced: number, { draft, schedule }: Found): Outlook {
+  return {
+    takesPlaced,
+    takeoffs: draft.length,
+    endAt: new Date(startMs + schedule.endS * 1000).toISOString(),
+  };
+}
+
+function hangsOnTheHour({ hours, shots, endAt, flown }: PlanRequest): boolean {
+  if (flown?.length) return false;
+  return (
+    (hours?.length ?? 0) > 1 ||
+    endAt != null ||
+    shots.some(({ light, earliestAt, latestAt }) => light || earliestAt || latestAt)
+  );
+}
+
+interface Change {
+  readonly change: Sentence<HelpCode>;
+  readonly other: PlanRequest;
+}
+
+function changesOf(request: PlanRequest): Change[] {
+  const [charger, battery, warm] = [
+    withChargerMore(request),
+    withBatteryMore(request),
+    withWarmPacks(request),
+  ];
+  const changes: (Change | null)[] = [
+    charger && {
+      change: sentence('charger-more', 'One more charger like {name}', { name: charger.like.name }),
+      other: charger.request,
+    },
+    battery && {
+      change: sentence('battery-more', 'One more battery like {label}, full', { label: battery.like.label }),
+      other: battery.request,
+    },
+    warm && { change: sentence('packs-warm', 'All batteries kept at {warmC}', { warmC }), other: warm },
+  ];
+  return [...changes.filter((one) => one !== null), ...allFromOnePlace(request)];
+}
+
+/** From each launch place that is not already the only one, by where it is. */
+function allFromOnePlace(request: PlanRequest): Change[] {
+  const places = request.launchPlaces ?? [];
+  const usedIds = new Set(request.shots.map(({ launchPlaceId }) => launchPlaceId ?? places[0]?.id));
+  const used = places.filter(({ id }) => usedIds.has(id));
+  const isUsed = (place: LaunchPlace) =>
+    used.every(({ eastM, northM }) => Math.hypot(eastM - place.eastM, northM - place.northM) < 1);
+  return places
+    .filter((place) => !isUsed(place))
+    .map((place) => ({
+      change: sentence('all-from-place', 'Everything flown from {name}', { name: place.name }),
+      other: { ...request, shots: request.shots.map((shot) => fromPlace(shot, place, places)) },
+    }));
+}

@@ -1,0 +1,258 @@
+import type { Conditions } from '../air/conditions';
+import { weatherAtHour } from '../air/hours';
+import type { LaunchPlace } from '../air/site';
+import { labelEnergyWh } from '../battery/battery';
+import { takeoffCharge } from '../battery/standing';
+import { packThermals } from '../battery/thermal';
+import type { Belief } from '../belief/belief';
+import { boxBattery } from '../belief/flightContext';
+import { confidenceOf } from '../reserve/policy';
+import type { Position } from '../reserve/returnHome';
+import type { FlightOfPlan } from './answer';
+import {
+  dayS,
+  type PlanAircraft,
+  type PlanBattery,
+  type PlanRequest,
+  swapS,
+  usualCoolingS,
+  usualHandlingS,
+  usualMoving,
+} from './request';
+import type { Shot } from './shot';
+import { type Window, windowsOf } from './windows';
+
+/** One take of a shot, the unit of planning. Takes are numbered in the order of the request. */
+export interface Take {
+  readonly index: number;
+  readonly shot: Shot;
+  readonly shotIndex: number;
+  /** From 1. */
+  readonly number: number;
+  readonly must: boolean;
+  readonly setUpS: number;
+  readonly position: Position;
+  readonly placeIndex: number;
+  /** Null for any of them. */
+  readonly aircraftIndex: number | null;
+  readonly windows: readonly Window[] | null;
+  /** Takes that must be over before; all takes of the shots it comes after. */
+  readonly after: readonly number[];
+}
+
+/** A battery of the shoot. Packs of one kind fly one aircraft with one type of cells: powers are alike for them. */
+export interface Pack {
+  readonly index: number;
+  readonly battery: PlanBattery;
+  readonly aircraftIndex: number;
+  readonly kind: number;
+  /** The gauge at the start of the shoot, in the likeliest world. */
+  readonly startCharge: number;
+  readonly startC: number;
+  readonly waitingC: number;
+  /** In which a waiting pack comes two thirds nearer to its surroundings, s. */
+  readonly settlingS: number;
+}
+
+/** One place of a charger. */
+export interface ChargingPlace {
+  readonly chargerId: string;
+  readonly emptyToFullS: number;
+  readonly handlingS: number;
+  readonly fromS: number;
+  readonly untilS: number;
+}
+
+/** A request read once: takes, packs and places by number, times in seconds from the start of the shoot. */
+export interface Problem {
+  readonly request: PlanRequest;
+  readonly startMs: number;
+  readonly aircraft: readonly PlanAircraft[];
+  readonly takes: readonly Take[];
+  readonly packs: readonly Pack[];
+  readonly kinds: readonly { readonly aircraft: PlanAircraft; readonly battery: PlanBattery }[];
+  readonly chargingPlaces: readonly ChargingPlace[];
+  readonly places: readonly LaunchPlace[];
+  readonly kept: boolean;
+  readonly swapS: number;
+  readonly coolingS: number;
+  readonly moving: { readonly speedMps: number; readonly packUpS: number };
+  /** When all must be down. */
+  readonly untilS: number;
+  readonly confidence: number;
+  /** Flights done already, and the takes they did. */
+  readonly flown: readonly FlightOfPlan[];
+  readonly flownTakes: ReadonlySet<number>;
+  /** What a flight that takes off in a quarter of an hour meets; one quarter for all where the weather stays. Null where unknown. */
+  readonly weathers: readonly (Conditions | null)[];
+  readonly beliefs: readonly Belief[];
+  /** Packs that stay on the ground. */
+  readonly grounded: ReadonlySet<number>;
+}
+
+/** The same takes, packs and air with some packs left at home, or without chargers: single flights are what they were. */
+export function inCircumstances(
+  problem: Problem,
+  other: Partial<Pick<Problem, 'grounded' | 'chargingPlaces'>>,
+): Problem {
+  return { ...problem, ...other };
+}
+
+/** Weather that changes is taken by the quarter of an hour of the take-off, as it is in its middle. */
+export const quarterS = 900;
+
+/** A pack at rest sheds heat at some 40 % of what it does in the wind of flight (see `battery/pocketWarmth`). */
+const stillShare = 0.4;
+
+/** Reads a request that contradicts itself nowhere (`contradictions`); beliefs are of its aircraft, by id. */
+export function problemOf(request: PlanRequest, beliefs: Readonly<Record<string, Belief>>): Problem {
+  const { aircraft, order, policy } = request;
+  const startMs = Date.parse(request.startAt);
+  const untilS = request.endAt ? (Date.parse(request.endAt) - startMs) / 1000 : dayS;
+  const flown = request.flown ?? [];
+  const takes = takesOf(request, startMs, untilS);
+  return {
+    request,
+    startMs,
+    aircraft,
+    takes,
+    ...packsOf(request, airAtStartC(request), beliefs),
+    chargingPlaces: chargingPlacesOf(request, startMs, untilS),
+    places: request.launchPlaces ?? [],
+    kept: order === 'kept',
+    swapS: swapS(request.swap),
+    coolingS: request.coolingS ?? usualCoolingS,
+    moving: {
+      speedMps: request.moving?.speedMps ?? usualMoving.speedMps,
+      packUpS: request.moving?.packUpS ?? usualMoving.packUpS,
+    },
+    untilS,
+    confidence: confidenceOf(policy),
+    flown,
+    flownTakes: flownTakesOf(flown, takes),
+    weathers: weathersOf(request, startMs, untilS),
+    beliefs: aircraft.map(({ id }) => beliefs[id] as Belief),
+    grounded: new Set(),
+  };
+}
+
+function takesOf(request: PlanRequest, startMs: number, untilS: number): Take[] {
+  const { shots, aircraft, coordinates = null } = request;
+  const placeIds = (request.launchPlaces ?? []).map(({ id }) => id);
+  const counts = shots.map(({ takes }) => takes ?? 1);
+  const firsts = counts.map((_, i) => counts.slice(0, i).reduce((sum, one) => sum + one, 0));
+  return shots.flatMap((shot, shotIndex) => {
+    const windows = windowsOf(shot, startMs, untilS, coordinates);
+    const after = (shot.after ?? []).flatMap((id) => {
+      const other = shots.findIndex((one) => one.id === id);
+      return Array.from({ length: counts[other] as number }, (_, take) => (firsts[other] as number) + take);
+    });
+    return Array.from({ length: counts[shotIndex] as number }, (_, take) => ({
+      index: (firsts[shotIndex] as number) + take,
+      shot,
+      shotIndex,
+      number: take + 1,
+      must: shot.need !== 'nice',
+      setUpS: shot.setUpS ?? 0,
+      position: { distanceM: shot.distanceM, bearingDeg: shot.bearingDeg, heightM: shot.heightM },
+      placeIndex: shot.launchPlaceId == null ? 0 : placeIds.indexOf(shot.launchPlaceId),
+      aircraftIndex: shot.aircraftId == null ? null : aircraft.findIndex(({ id }) => id === shot.aircraftId),
+      windows,
+      after,
+    }));
+  });
+}
+
+function packsOf(
+  { batteries, aircraft }: PlanRequest,
+  airC: number,
+  beliefs: Readonly<Record<string, Belief>>,
+): Pick<Problem, 'packs' | 'kinds'> {
+  const kinds: { aircraft: PlanAircraft; battery: PlanBattery }[] = [];
+  const names: string[] = [];
+  const packs = batteries.map((battery, index): Pack => {
+    const aircraftIndex = aircraft.findIndex(({ id }) => id === battery.aircraftId);
+    const flying = aircraft[aircraftIndex] as PlanAircraft;
+    const sold = boxBattery({ aircraft: flying.spec, battery });
+    const { ratedCapacityMah, nominalVoltageV, cellCount, fullCellVoltageV, chemistry } = sold;
+    const name = JSON.stringify([
+      aircraftIndex,
+      ratedCapacityMah,
+      battery.ratedCapacityMah,
+      nominalVoltageV,
+      cellCount,
+      fullCellVoltageV,
+      chemistry ?? null,
+    ]);
+    if (!names.includes(name)) {
+      names.push(name);
+      kinds.push({ aircraft: flying, battery });
+    }
+    const startC = battery.startTemperatureC ?? airC;
+    const { heatCapacityJpK, coolingWpK } = packThermals(labelEnergyWh(battery), stillShare);
+    return {
+      index,
+      battery,
+      aircraftIndex,
+      kind: names.indexOf(name),
+      startCharge: takeoffCharge(battery, (beliefs[flying.id] as Belief).middle.coefficients),
+      startC,
+      waitingC: battery.waitingTemperatureC ?? startC,
+      settlingS: heatCapacityJpK / coolingWpK,
+    };
+  });
+  return { packs, kinds };
+}
+
+function chargingPlacesOf({ chargers }: PlanRequest, startMs: number, untilS: number): ChargingPlace[] {
+  const secondsOf = (at: string) => (Date.parse(at) - startMs) / 1000;
+  return (chargers ?? []).flatMap((charger) => {
+    const place: ChargingPlace = {
+      chargerId: charger.id,
+      emptyToFullS: charger.emptyToFullS,
+      handlingS: charger.handlingS ?? usualHandlingS,
+      fromS: Math.max(0, charger.fromAt ? secondsOf(charger.fromAt) : 0),
+      untilS: Math.min(untilS, charger.untilAt ? secondsOf(charger.untilAt) : untilS),
+    };
+    return Array.from({ length: charger.packsAtOnce }, () => place);
+  });
+}
+
+function flownTakesOf(flown: readonly FlightOfPlan[], takes: readonly Take[]): ReadonlySet<number> {
+  const done = new Set(flown.flatMap(({ shots }) => shots.map(({ shotId, take }) => `${shotId} ${take}`)));
+  return new Set(
+    takes.filter(({ shot, number }) => done.has(`${shot.id} ${number}`)).map(({ index }) => index),
+  );
+}
+
+function weathersOf(request: PlanRequest, startMs: number, untilS: number): (Conditions | null)[] {
+  const { hours, conditions = null } = request;
+  const rows = [...(hours ?? [])].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const [first] = rows;
+  if (!first) return [conditions];
+  return Array.from({ length: Math.ceil(untilS / quarterS) + 1 }, (_, quarter) => {
+    const middleMs = startMs + (quarter + 0.5) * quarterS * 1000;
+    return weatherAtHour(rows, new Date(middleMs).toISOString(), groundOf(first));
+  });
+}
+
+function groundOf({ at: _, ...conditions }: { readonly at: string } & Conditions): Conditions {
+  return conditions;
+}
+
+/** The air at the start, which a battery has where it is not told how warm it is. */
+export function airAtStartC({ conditions, hours }: PlanRequest): number {
+  return conditions?.airTemperatureC ?? hours?.[0]?.airTemperatureC ?? 15;
+}
+
+/** The number of the weather that a take-off at a time meets. */
+export function weatherAt({ weathers }: Pick<Problem, 'weathers'>, atS: number): number {
+  return weathers.length === 1
+    ? 0
+    : Math.min(weathers.length - 1, Math.max(0, Math.floor(atS / quarterS + 1e-9)));
+}
+
+/** When a pack that waits since a time at a temperature has which. */
+export function waitedC({ waitingC, settlingS }: Pack, fromC: number, waitsS: number): number {
+  return waitingC + (fromC - waitingC) * Math.exp(-Math.max(0, waitsS) / settlingS);
+}

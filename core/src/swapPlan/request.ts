@@ -1,0 +1,131 @@
+import type { Conditions } from '../air/conditions';
+import type { LaunchPlace } from '../air/site';
+import type { Coordinates } from '../air/sun';
+import type { Aircraft } from '../aircraft/aircraft';
+import type { Battery } from '../battery/battery';
+import { chargerRanges } from '../battery/charging';
+import type { Policy } from '../reserve/policy';
+import type { Quantity } from '../units/quantity';
+import type { FlightOfPlan } from './answer';
+import type { Shot } from './shot';
+
+export interface PlanAircraft {
+  readonly id: string;
+  readonly spec: Aircraft;
+  readonly returnHeightM?: number | null;
+  readonly recordingLoadW?: number | null;
+}
+
+/** A battery as it is at the start of the shoot, and how warm it waits; as it is then where absent. */
+export interface PlanBattery extends Battery {
+  readonly id: string;
+  readonly aircraftId: string;
+  readonly label: string;
+  readonly waitingTemperatureC?: number | null;
+}
+
+export interface PlanCharger {
+  readonly id: string;
+  readonly name: string;
+  readonly packsAtOnce: number;
+  readonly emptyToFullS: number;
+  /** To plug a pack in, and again to take it out before its take-off. */
+  readonly handlingS?: number | null;
+  /** When it has power; always where absent. */
+  readonly fromAt?: string | null;
+  readonly untilAt?: string | null;
+}
+
+/** Landing to lift-off as a whole, or in its parts. */
+export interface SwapTime {
+  readonly landToLiftOffS?: number | null;
+  readonly landS?: number | null;
+  readonly changeS?: number | null;
+  readonly satellitesS?: number | null;
+}
+
+/** A flight, counted from 1, that is flown with one battery. */
+export interface FlightLock {
+  readonly flightNumber: number;
+  readonly batteryId: string;
+}
+
+export const planOrders = ['kept', 'free'] as const;
+export type PlanOrder = (typeof planOrders)[number];
+
+/** How long is sought, counted in tries, so that the same request has the same plan. */
+export const planEfforts = ['quick', 'usual', 'long'] as const;
+export type PlanEffort = (typeof planEfforts)[number];
+
+export interface WeatherFrom extends Conditions {
+  readonly at: string;
+}
+
+/** What a shoot is planned from. SI; times ISO 8601; distances and bearings of shots from their launch place. */
+export interface PlanRequest {
+  readonly startAt: string;
+  /** When all must be down; a day later where absent. */
+  readonly endAt?: string | null;
+  readonly order: PlanOrder;
+  readonly effort?: PlanEffort | null;
+  readonly aircraft: readonly PlanAircraft[];
+  readonly batteries: readonly PlanBattery[];
+  readonly chargers?: readonly PlanCharger[] | null;
+  /** Rest before a flown pack is charged. */
+  readonly coolingS?: number | null;
+  readonly launchPlaces?: readonly LaunchPlace[] | null;
+  readonly moving?: { readonly speedMps?: number | null; readonly packUpS?: number | null } | null;
+  readonly swap: SwapTime;
+  readonly shots: readonly Shot[];
+  readonly locks?: readonly FlightLock[] | null;
+  /** Flights done already, as they were answered. */
+  readonly flown?: readonly FlightOfPlan[] | null;
+  readonly coordinates?: Coordinates | null;
+  /** One weather for all of it, or rows by time. */
+  readonly conditions?: Conditions | null;
+  readonly hours?: readonly WeatherFrom[] | null;
+  readonly policy: Policy;
+}
+
+export const usualCoolingS = 900;
+export const usualHandlingS = 60;
+/** On foot with the gear (common practice). */
+export const usualMoving = { speedMps: 1.2, packUpS: 180 } as const;
+export const dayS = 86_400;
+/** A longer shoot is two: light and weather are looked through from its start to its end. */
+export const longestShootS = 2 * dayS;
+
+export const mostPlanned = {
+  aircraft: 2,
+  batteries: 60,
+  chargers: 12,
+  shots: 200,
+  takes: 200,
+  places: 50,
+  hours: 240,
+};
+
+const span = (label: string, max: number): Quantity => ({
+  label,
+  unit: 's',
+  siPerUnit: 1,
+  min: 0,
+  max,
+  step: 10,
+});
+export const planRanges = {
+  packsAtOnce: chargerRanges.atOnce,
+  emptyToFullS: chargerRanges.emptyToFullS,
+  handlingS: span('Handling', 1800),
+  coolingS: span('Cooling', 14_400),
+  speedMps: { label: 'Walking speed', unit: 'm/s', siPerUnit: 1, min: 0.1, max: 40, step: 0.1 },
+  packUpS: span('Packing up', 7200),
+  landToLiftOffS: span('Landing to lift-off', 3600),
+  landS: span('Landing', 3600),
+  changeS: span('Changing the battery', 3600),
+  satellitesS: span('Waiting for satellites', 3600),
+} as const satisfies Record<string, Quantity>;
+
+export function swapS({ landToLiftOffS, landS, changeS, satellitesS }: SwapTime): number {
+  return landToLiftOffS ?? (landS ?? 0) + (changeS ?? 0) + (satellitesS ?? 0);
+}

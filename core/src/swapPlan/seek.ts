@@ -1,0 +1,164 @@
+import type { SwapPlan } from './answer';
+import { packingBound } from './bound';
+import { cautionsOf } from './cautions';
+import { isSure } from './exactFlight';
+import { Fleet } from './fleet';
+import { lanesOf } from './lanes';
+import type { Problem } from './problem';
+import { bestOfAll } from './programme';
+import { isBetter } from './rank';
+import type { PlanEffort } from './request';
+import { inTurn, isScheduled, scheduled, type TimedFlight } from './schedule';
+import { type Found, firstPlan, foundOf, improved, repaired } from './search';
+import { instantAt, toldFlight } from './tell';
+import { Verdicts } from './verdicts';
+
+/** Draws that a plan is sought with; it is told with all of them. */
+export const drawsOfSearch = 64;
+/** Tries of the search by effort: for each take, and at least; and how often it may fly a flight that sums are unsure of. */
+const tries: Readonly<
+  Record<PlanEffort, { readonly forTake: number; readonly least: number; readonly judged: number }>
+> = {
+  quick: { forTake: 4, least: 40, judged: 10 },
+  usual: { forTake: 8, least: 250, judged: 60 },
+  long: { forTake: 300, least: 3000, judged: 600 },
+};
+/** Rounds of finding that a flight is not sure when flown step by step, and seeking on without it. */
+const mostRounds = 12;
+/** By so much more a flight weighs that was found not to be sure. */
+const handicap = 1.01;
+
+/** More placed, or as much with fewer take-offs: what is worth showing on the way. */
+function placesMore({ rank }: Found, { rank: shown }: Found): boolean {
+  return isBetter(rank.slice(0, 3), shown.slice(0, 3));
+}
+
+function seedOf({ takes, packs }: Problem): number {
+  return takes.length + 1000 * packs.length;
+}
+
+/** One problem with what is known of its flights. */
+export class Planner {
+  readonly verdicts: Verdicts;
+  /** Of all draws. */
+  readonly fleet: Fleet;
+  private readonly sure = new Map<string, boolean>();
+  private isBest = false;
+
+  constructor(
+    readonly problem: Problem,
+    private readonly effort: PlanEffort = problem.request.effort ?? 'usual',
+  ) {
+    const draws = Math.min(...problem.beliefs.map((belief) => belief.draws.length));
+    this.fleet = new Fleet(problem, draws);
+    this.verdicts = new Verdicts(problem, Math.min(draws, drawsOfSearch));
+    let left = tries[effort].judged;
+    this.verdicts.judge = (departure) => (left-- > 0 ? isSure(this.fleet, departure) : null);
+  }
+
+  /** The best plan this effort finds. */
+  best(): Found {
+    let last: Found | null = null;
+    for (const found of this.better()) last = found;
+    return last as Found;
+  }
+
+  /** Plans that are sure, each better than the one before. */
+  *better(): Generator<Found, void> {
+    const exact = this.ofAll();
+    if (exact) {
+      this.isBest = true;
+      yield exact;
+      return;
+    }
+    const first = this.assured(firstPlan(this.verdicts));
+    yield first;
+    const { forTake, least } = tries[this.effort];
+    const count = Math.max(least, forTake * this.problem.takes.length);
+    let [shown, last] = [first, first];
+    for (const better of improved(this.verdicts, first, count, seedOf(this.problem))) {
+      last = better;
+      if (!placesMore(better, shown) || better.schedule.flights.some((flight) => !this.isSure(flight)))
+        continue;
+      shown = better;
+      yield shown;
+    }
+    const sure = this.assured(last);
+    if (isBetter(sure.rank, shown.rank)) yield sure;
+  }
+
+  private ofAll(): Found | null {
+    const fine = new Verdicts(this.problem, this.fleet.draws);
+    const best = bestOfAll(fine, this.fleet);
+    if (!best) return null;
+    const draft = inTurn(this.problem, best);
+    const schedule = scheduled(fine, draft, 'until-taken');
+    if (!isScheduled(schedule) || schedule.flights.some((flight) => !this.isSure(flight))) return null;
+    return foundOf(fine, draft, schedule);
+  }
+
+  /** A plan whose every flight is sure: those that are not weigh more, and are sought anew. */
+  private assured(found: Found): Found {
+    let now = found;
+    for (let round = 0; ; round++) {
+      const failing = now.schedule.flights.filter((flight) => !this.isSure(flight));
+      if (failing.length === 0) return now;
+      for (const flight of failing) this.verdicts.showed(false, flight, handicap);
+      now = repaired(
+        this.verdicts,
+        now,
+        failing.map(({ takes }) => takes),
+        round < mostRounds,
+      );
+    }
+  }
+
+  private isSure(flight: TimedFlight): boolean {
+    const { pack, takes, weather, state } = flight;
+    const key = `${pack.index} ${weather} ${state.asKept} ${state.charge} ${state.temperatureC} ${takes.map(({ index }) => index).join()}`;
+    const held = this.sure.get(key);
+    if (held !== undefined) return held;
+    const answer = isSure(this.fleet, flight);
+    this.sure.set(key, answer);
+    return answer;
+  }
+
+  told(found: Found): SwapPlan {
+    const { problem } = this;
+    const { flown, takes, request } = problem;
+    const { schedule, draft } = found;
+    const flights = [
+      ...flown,
+      ...schedule.flights.map((flight, i) => toldFlight(this.fleet, flight, flown.length + i + 1)),
+    ];
+    const placed = new Set([
+      ...draft.flatMap((flight) => flight.takes.map(({ index }) => index)),
+      ...problem.flownTakes,
+    ]);
+    const bound = flown.length + this.boundOf(found);
+    return {
+      flights,
+      lanes: lanesOf(problem, schedule, flights),
+      unplaced: [],
+      figures: {
+        takeoffs: flights.length,
+        takeoffsBound: bound,
+        boundBy: this.isBest ? 'columns' : 'packing',
+        proved: this.isBest || (placed.size === takes.length && bound === flights.length),
+        batteriesFlown: new Set(flights.map(({ batteryId }) => batteryId)).size,
+        endAt: flights.length > 0 ? instantAt(problem, schedule.endS) : request.startAt,
+        mustsPlaced: takes.filter(({ must, index }) => must && placed.has(index)).length,
+        nicesPlaced: takes.filter(({ must, index }) => !must && placed.has(index)).length,
+      },
+      robustness: [],
+      packs: [],
+      cautions: cautionsOf(problem, schedule),
+    };
+  }
+
+  private boundOf({ draft }: Found): number {
+    if (this.isBest) return draft.length;
+    const takes = draft.flatMap((flight) => flight.takes);
+    return takes.length === 0 ? 0 : Math.min(draft.length, packingBound(this.verdicts, takes));
+  }
+}

@@ -1,0 +1,217 @@
+import { readFileSync } from 'node:fs';
+import type { Locator, Page } from '@playwright/test';
+import ICAL from 'ical.js';
+import { extractText, getDocumentProxy } from 'unpdf';
+import { expect, pick, saved, test } from './fixtures';
+
+const title = (page: Page) => page.getByRole('heading', { level: 1 });
+const flights = (page: Page) => page.locator('.FlightsTable_flight');
+/** Until what would be left of the plan is told as well. */
+async function planned(page: Page): Promise<void> {
+  await expect(title(page)).toContainText('take-off', { timeout: 30_000 });
+  await expect(page.getByText(/^(Placing|Looking for|trying it)/)).toHaveCount(0, { timeout: 40_000 });
+}
+const takeoffs = async (page: Page) => flights(page).count();
+
+async function addShot(page: Page, name: string, minutes: string): Promise<void> {
+  await page.getByRole('button', { name: 'Add a shot' }).click();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Minutes of the shot').fill(minutes);
+}
+
+async function dragTo(page: Page, from: Locator, to: Locator): Promise<void> {
+  const [a, b] = [await from.boundingBox(), await to.boundingBox()];
+  if (!a || !b) throw new Error('Both should be on the screen.');
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2, { steps: 8 });
+  await page.mouse.up();
+}
+
+test('a shoot built from nothing by mouse: shots, takes, needs, a charger; pinned, kept to a battery, left out, and undone', async ({
+  app,
+  page,
+}) => {
+  test.slow();
+  await page.goto(`${app.url}/swap-plan`);
+  await page.getByRole('button', { name: 'Another shoot' }).click();
+  await expect(title(page)).toHaveText('No shots yet');
+  await addShot(page, 'Ewes at the gate', '6');
+  await addShot(page, 'Over the beck', '5');
+  await addShot(page, 'Dusk on the fell', '4');
+  await page.getByLabel('Takes').fill('2');
+  await pick(page, 'Need', 'nice to have');
+  await planned(page);
+  await expect(page.getByRole('complementary', { name: 'Shots and shoot' })).toContainText('2 × 4:00');
+  const before = await takeoffs(page);
+
+  await test.step('a flight is opened, and kept to another battery', async () => {
+    await page.getByRole('button', { name: 'Flight 1', exact: true }).click();
+    await expect(page.locator('.FlightDetail_flight')).toContainText('turns back');
+    await pick(page, 'Battery of this flight', 'Jay 4');
+    await expect(flights(page).first()).toContainText('Jay 4', { timeout: 30_000 });
+    await planned(page);
+    await expect(page.getByText(/^What you pinned costs/)).toBeVisible({ timeout: 40_000 });
+    await page.keyboard.press('Control+z');
+    await expect(page.getByText(/^What you pinned costs/)).toHaveCount(0);
+    await planned(page);
+  });
+
+  await test.step('a shot is dragged to a flight of its own, and what that costs is told', async () => {
+    expect(before).toBe(2);
+    // All of it on the screen: a mouse does not leave it.
+    await page.setViewportSize({ width: 1280, height: 1400 });
+    const chip = flights(page).nth(1).locator('.FlightsTable_chip').last();
+    await dragTo(page, chip, flights(page).nth(0));
+    await expect(page.getByText(/^What you pinned costs/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.locator('.ShotList_shots')).toContainText('pinned');
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(page.locator('.ShotList_shots')).not.toContainText('pinned');
+  });
+
+  await test.step('a nice one is left out, and comes back', async () => {
+    await page.getByRole('button', { name: 'Leave Dusk on the fell out' }).click();
+    await expect(page.locator('.FlightsTable_table')).not.toContainText('Dusk on the fell', {
+      timeout: 30_000,
+    });
+    await expect(page.locator('.ShotList_shots')).toContainText('left out');
+    await page.keyboard.press('Control+z');
+    await expect(page.locator('.FlightsTable_table')).toContainText('Dusk on the fell', { timeout: 30_000 });
+  });
+
+  await test.step('a pack fails: what is left is told, and is so when it is taken away', async () => {
+    await planned(page);
+    const told = page.getByRole('listitem').filter({ hasText: /^Jay 1 fails/ });
+    await expect(told).toContainText(/all of it|without/);
+    await page.getByLabel(/^Jay 1 /).uncheck();
+    await planned(page);
+    await expect(page.locator('.FlightsTable_table')).not.toContainText('Jay 1');
+  });
+  await saved(page);
+});
+
+test('a shoot by keyboard alone: shots added and ordered, the order set free, one left out', async ({
+  app,
+  page,
+}) => {
+  test.slow();
+  await page.goto(`${app.url}/swap-plan`);
+  await planned(page);
+  const list = page.locator('.ShotList_open b:first-child');
+  await page.getByRole('button', { name: 'Move Gate opens' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Gate opens would be number 1.')).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('Gate opens would be number 2.')).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect(list.first()).toContainText('Herd through the lane');
+  await page.keyboard.press('Control+z');
+  await expect(list.first()).toContainText('Gate opens');
+
+  await page.getByRole('button', { name: 'Add a shot' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Name', { exact: true }).focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Snow on the wall');
+  await page.getByLabel('Minutes of the shot').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('2:30');
+  await planned(page);
+  await expect(page.locator('.FlightsTable_table')).toContainText('Snow on the wall', { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Leave Snow on the wall out' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.FlightsTable_table')).not.toContainText('Snow on the wall', {
+    timeout: 30_000,
+  });
+  await page.getByRole('button', { name: 'Flight 2', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.FlightDetail_flight')).toContainText('lifts off with');
+});
+
+test('shots pasted from a spreadsheet: good rows are taken, wrong ones told by line; nonsense loses nothing', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/swap-plan`);
+  await page.getByRole('button', { name: 'Paste shots' }).click();
+  const rows = page.getByLabel('Rows with their headings, or points');
+  await rows.fill('some words');
+  await expect(page.getByRole('alert')).toContainText(
+    'The first line must name the columns; missing: name, minutes',
+  );
+  await rows.fill('name\tminutes\tneed\nFold\t3:30\tnice\nToo long\t900\t');
+  await expect(page.getByText(/^Line 3, minutes:/)).toBeVisible();
+  await page.getByRole('button', { name: 'Add one shot' }).click();
+  await expect(page.locator('.ShotList_shots')).toContainText('10 Fold');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.ShotList_shots')).not.toContainText('Fold');
+});
+
+test('contradictions are told at the shot they are of, and nothing typed is lost', async ({ app, page }) => {
+  await page.goto(`${app.url}/swap-plan`);
+  await page.getByRole('button', { name: /^1 Gate opens/ }).click();
+  await page.getByRole('textbox', { name: 'Not before' }).fill('26 Nov 2026, 09:00');
+  await page.getByRole('textbox', { name: 'Over by' }).fill('26 Nov 2026, 09:02');
+  await expect(page.getByRole('alert').filter({ hasText: 'Gate opens' })).toContainText(
+    'no room for one take',
+  );
+  await page.getByRole('textbox', { name: 'Over by' }).fill('26 Nov 2026, 09:30');
+  await expect(page.getByRole('alert').filter({ hasText: 'Gate opens' })).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'Not before' })).toHaveValue(/09:00/);
+});
+
+test('the plan is taken along: a calendar that is read back, a table, points on a map, a card on paper', async ({
+  app,
+  page,
+}) => {
+  test.slow();
+  await page.goto(`${app.url}/swap-plan`);
+  await planned(page);
+  const count = await takeoffs(page);
+  await page.getByRole('button', { name: 'Try what would help' }).click();
+  const starts = page.getByRole('table', { name: 'Begun earlier or later' });
+  await expect(starts.getByRole('row')).toHaveCount(8, { timeout: 60_000 });
+  await expect(page.getByText(/^One more battery like/)).toBeVisible();
+  const batteries = await flights(page).locator('td:nth-child(2)').allInnerTexts();
+  const saves = async (name: string) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('navigation', { name: 'Take the plan along' }).getByRole('button', { name }).click();
+    return readFileSync(await (await download).path(), 'utf8');
+  };
+  const calendar = new ICAL.Component(ICAL.parse(await saves('Calendar')));
+  const events = calendar.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
+  expect(events).toHaveLength(2 * count - 1);
+  const ofFlights = events.filter(({ summary }) => summary.startsWith('Flight '));
+  expect(ofFlights.map(({ summary }) => /: (Jay \d)/.exec(summary)?.[1])).toEqual(batteries);
+  for (const event of events) expect(event.component.getAllSubcomponents('valarm')).toHaveLength(1);
+  const [first, second] = ofFlights;
+  expect(first && second && first.endDate.compare(second.startDate)).toBe(-1);
+
+  const csv = await saves('CSV');
+  expect(csv.trim().split('\r\n')).toHaveLength(count + 1);
+  const gpx = await saves('Points as GPX');
+  expect(gpx.match(/<wpt /g)).toHaveLength(9);
+
+  await page.getByRole('link', { name: 'Card to print' }).click();
+  await expect(page.getByRole('table')).toBeVisible({ timeout: 30_000 });
+  const turnsBack = await page.locator('.PlanCard_turn').allInnerTexts();
+  const { text, totalPages } = await extractText(
+    await getDocumentProxy(new Uint8Array(await page.pdf({ preferCSSPageSize: true }))),
+    {
+      mergePages: true,
+    },
+  );
+  expect(totalPages).toBe(1);
+  for (const words of [
+    'Bringing the herd down',
+    'Gate opens',
+    'Turn back by',
+    'Was left',
+    ...batteries,
+    ...turnsBack,
+  ])
+    expect(text).toContain(words);
+  expect(text).not.toContain('Acorn Tally');
+  await page.getByRole('link', { name: 'Swap plan' }).click();
+  await expect(title(page)).toContainText('take-off', { timeout: 30_000 });
+});

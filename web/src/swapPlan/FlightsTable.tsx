@@ -1,0 +1,182 @@
+import { type FlightOfPlan, minutesAndSeconds, type ShootRecord, type SwapPlan } from '@acorn-tally/core';
+import {
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { ActionIcon, Table, UnstyledButton } from '@mantine/core';
+import { IconChevronDown, IconChevronRight, IconPinFilled } from '@tabler/icons-react';
+import { Fragment } from 'react';
+import { percent, turnBackPercent } from '../fields/percent';
+import { Wide } from '../parts/Wide';
+import { FlightDetail } from './FlightDetail';
+import styles from './FlightsTable.module.css';
+import type { Names } from './Lanes';
+import { chanceInWords } from './planWords';
+
+interface Props {
+  readonly plan: SwapPlan;
+  readonly shoot: ShootRecord;
+  readonly names: Names;
+  readonly openNumber: number | null;
+  readonly onOpen: (number: number | null) => void;
+  /** A shot is to be flown in a flight from now on. */
+  readonly onPin: (shotId: string, flightNumber: number) => void;
+}
+
+/** The plan to read from in the field: each flight's times, and what is left over. A shot is dragged to the flight it is to be in. */
+export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onPin }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor),
+  );
+  const dropped = ({ active, over }: DragEndEvent) => {
+    const [shotId, from] = String(active.id).split(' · ');
+    if (over && shotId && String(over.id) !== from) onPin(shotId, Number(over.id));
+  };
+  return (
+    <DndContext sensors={sensors} onDragEnd={dropped}>
+      <Wide label="The flights" minWidth={720}>
+        <Table className={styles.table}>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">take-off</Table.Th>
+              <Table.Th scope="col">battery</Table.Th>
+              <Table.Th scope="col">shots</Table.Th>
+              <Table.Th scope="col" data-figure>
+                turn back by
+              </Table.Th>
+              <Table.Th scope="col" data-figure>
+                at
+              </Table.Th>
+              <Table.Th scope="col" data-figure>
+                down
+              </Table.Th>
+              <Table.Th scope="col" data-figure>
+                with <small>(9 in 10 over)</small>
+              </Table.Th>
+              <Table.Th scope="col" data-figure>
+                left over
+              </Table.Th>
+              <Table.Th scope="col" data-figure>
+                turns back early
+              </Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {plan.flights.map((flight) => {
+              const isOpen = flight.number === openNumber;
+              return (
+                <Fragment key={flight.number}>
+                  <FlightRow
+                    flight={flight}
+                    shoot={shoot}
+                    names={names}
+                    isOpen={isOpen}
+                    onToggle={() => onOpen(isOpen ? null : flight.number)}
+                  />
+                  {isOpen && (
+                    <Table.Tr className={styles.detail}>
+                      <Table.Td colSpan={9}>
+                        <FlightDetail flight={flight} shoot={shoot} names={names} />
+                      </Table.Td>
+                    </Table.Tr>
+                  )}
+                </Fragment>
+              );
+            })}
+          </Table.Tbody>
+        </Table>
+      </Wide>
+    </DndContext>
+  );
+}
+
+interface RowProps {
+  readonly flight: FlightOfPlan;
+  readonly shoot: ShootRecord;
+  readonly names: Names;
+  readonly isOpen: boolean;
+  readonly onToggle: () => void;
+}
+
+function FlightRow({ flight, shoot, names, isOpen, onToggle }: RowProps) {
+  const { setNodeRef, isOver } = useDroppable({ id: String(flight.number) });
+  const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
+  const lock = shoot.locks?.find(({ flightNumber }) => flightNumber === flight.number);
+  return (
+    <Table.Tr ref={setNodeRef} data-over={isOver || undefined} className={styles.flight}>
+      <Table.Th scope="row">
+        <span className={styles.takeoff}>
+          <ActionIcon
+            aria-label={`Flight ${flight.number}`}
+            aria-expanded={isOpen}
+            onClick={onToggle}
+            className={styles.opener}
+          >
+            {isOpen ? <IconChevronDown size={16} aria-hidden /> : <IconChevronRight size={16} aria-hidden />}
+          </ActionIcon>
+          {time(flight.takeoffAt)}
+        </span>
+      </Table.Th>
+      <Table.Td>
+        {names.battery(flight.batteryId)}
+        {lock && <IconPinFilled size={13} aria-label="kept to this flight" />}
+      </Table.Td>
+      <Table.Td>
+        <span className={styles.shots}>
+          {shotsOf(flight).map((shotId) => (
+            <ShotChip key={shotId} shotId={shotId} flightNumber={flight.number} names={names} shoot={shoot} />
+          ))}
+        </span>
+      </Table.Td>
+      <Table.Td data-figure className={styles.turn}>
+        {flight.turnBackCharge === null ? '–' : turnBackPercent(flight.turnBackCharge)}
+      </Table.Td>
+      <Table.Td data-figure>{time(flight.turnBackAt)}</Table.Td>
+      <Table.Td data-figure>{time(flight.touchdownAt)}</Table.Td>
+      <Table.Td data-figure>
+        {percent(flight.touchdownCharge.p50)} <small>({percent(flight.touchdownCharge.p10)})</small>
+      </Table.Td>
+      <Table.Td data-figure>{minutesAndSeconds(flight.spareS)} min</Table.Td>
+      <Table.Td data-figure>{chanceInWords(flight.chanceEarly)}</Table.Td>
+    </Table.Tr>
+  );
+}
+
+/** The shots of a flight, each once. */
+export function shotsOf({ shots }: FlightOfPlan): string[] {
+  return [...new Set(shots.map(({ shotId }) => shotId))];
+}
+
+interface ChipProps {
+  readonly shotId: string;
+  readonly flightNumber: number;
+  readonly names: Names;
+  readonly shoot: ShootRecord;
+}
+
+function ShotChip({ shotId, flightNumber, names, shoot }: ChipProps) {
+  const { setNodeRef, attributes, listeners, transform } = useDraggable({
+    id: `${shotId} · ${flightNumber}`,
+  });
+  const isPinned = shoot.shots.find(({ id }) => id === shotId)?.pin != null;
+  return (
+    <UnstyledButton
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      className={styles.chip}
+      aria-roledescription="shot that can be dragged to another flight"
+      style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
+    >
+      {names.number(shotId)} {names.shot(shotId)}
+      {isPinned && <IconPinFilled size={12} aria-label="pinned" />}
+    </UnstyledButton>
+  );
+}

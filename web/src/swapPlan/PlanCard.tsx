@@ -1,0 +1,174 @@
+import {
+  type AircraftRecord,
+  type DayAtPlace,
+  type FlightOfPlan,
+  minutesAndSeconds,
+  type PlanRequest,
+  type ShootRecord,
+  type SwapPlan,
+  usualReserveCharge,
+  usualReturnHeightM,
+} from '@acorn-tally/core';
+import { Button, Table } from '@mantine/core';
+import { percent, turnBackPercent } from '../fields/percent';
+import { Say } from '../fields/Say';
+import { Empty } from '../parts/Empty';
+import { useRecords } from '../records/records';
+import { clockAt } from '../state/clock';
+import { useAircraft, useBatteriesOf, useConditionsOf, useLaunchPlaces, useShoot } from '../state/current';
+import { useWriter } from '../state/units';
+import styles from './PlanCard.module.css';
+import { usePlan } from './usePlan';
+
+/** One page to print: what is flown when, with which battery, where to turn back, and room to write what was left. */
+export function PlanCard() {
+  const aircraft = useAircraft();
+  const shoot = useShoot(aircraft?.id);
+  const conditions = useConditionsOf(shoot);
+  if (!aircraft || !shoot || !conditions)
+    return (
+      <main>
+        <Empty title="No shoot to print">
+          <p>Begin one in Swap plan.</p>
+        </Empty>
+      </main>
+    );
+  return <CardOf aircraft={aircraft} shoot={shoot} conditions={conditions} />;
+}
+
+interface Props {
+  readonly aircraft: AircraftRecord;
+  readonly shoot: ShootRecord;
+  readonly conditions: DayAtPlace;
+}
+
+function CardOf({ aircraft, shoot, conditions }: Props) {
+  const batteries = useBatteriesOf(aircraft.id);
+  const chargers = useRecords((state) => state.chargers);
+  const launchPlaces = useLaunchPlaces(conditions.placeId);
+  const { plan, request, seeking } = usePlan({
+    shoot,
+    aircraft,
+    batteries,
+    chargers,
+    conditions,
+    launchPlaces,
+  });
+  // Only the last plan is printed: what stands on the screen next to it must say the same.
+  if (!plan || seeking)
+    return (
+      <main>
+        <Empty title={seeking ? 'Planning …' : 'There is no plan to print'}>
+          <p>{shoot.name}</p>
+        </Empty>
+      </main>
+    );
+  return <Sheet plan={plan} request={request} aircraft={aircraft} shoot={shoot} conditions={conditions} />;
+}
+
+interface SheetProps extends Props {
+  readonly plan: SwapPlan;
+  readonly request: PlanRequest;
+}
+
+function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
+  const clock = clockAt(conditions);
+  const { write } = useWriter();
+  const time = (at: string) => clock.format(at, 'HH:mm:ss');
+  const shotOf = (id: string) => request.shots.find((shot) => shot.id === id);
+  const labelOf = (id: string) => request.batteries.find((battery) => battery.id === id)?.label ?? '';
+  const placeOf = (id: string | null) => request.launchPlaces?.find((place) => place.id === id)?.name ?? '';
+  const reserve = percent(shoot.policy.reserveCharge ?? usualReserveCharge);
+  const returnHeightM = aircraft.flight.returnHeightM ?? usualReturnHeightM;
+  const swapped = (flight: FlightOfPlan, i: number) => {
+    const next = plan.flights[i + 1];
+    return next ? (Date.parse(next.takeoffAt) - Date.parse(flight.touchdownAt)) / 1000 : null;
+  };
+  return (
+    <main className={styles.card}>
+      <div className={styles.print}>
+        <Button onClick={() => window.print()}>Print</Button>
+      </div>
+      <h1>{shoot.name}</h1>
+      <p>
+        {conditions.place}, {clock.format(shoot.startsAt, 'ddd D MMM YYYY')} · {aircraft.name} · return height{' '}
+        {write('distance', returnHeightM)} · touch down with {reserve} · swap{' '}
+        {minutesAndSeconds(shoot.swapTimeS)} min
+      </p>
+      <Table>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th scope="col">Take-off</Table.Th>
+            <Table.Th scope="col">Battery</Table.Th>
+            <Table.Th scope="col">Shots</Table.Th>
+            <Table.Th scope="col">Turn back by</Table.Th>
+            <Table.Th scope="col">at</Table.Th>
+            <Table.Th scope="col">Down</Table.Th>
+            <Table.Th scope="col">with</Table.Th>
+            <Table.Th scope="col">Then swap</Table.Th>
+            <Table.Th scope="col">Was left</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {plan.flights.map((flight, i) => {
+            const swapS = swapped(flight, i);
+            return (
+              <Table.Tr key={flight.number}>
+                <Table.Td>
+                  <b>{time(flight.takeoffAt)}</b>
+                  {launchesElsewhere(request, plan) && <div>{placeOf(flight.launchPlaceId)}</div>}
+                </Table.Td>
+                <Table.Td>
+                  {labelOf(flight.batteryId)}
+                  <div>{percent(flight.startCharge)}</div>
+                </Table.Td>
+                <Table.Td>
+                  {flight.shots.map(({ shotId, take, startAt }) => (
+                    <div key={`${shotId} ${take}`}>
+                      {time(startAt)} {shotOf(shotId)?.name}
+                      {take > 1 && `, take ${take}`}, {minutesAndSeconds(shotOf(shotId)?.durationS ?? 0)} min,{' '}
+                      {write('distance', shotOf(shotId)?.distanceM ?? 0)} out,{' '}
+                      {write('distance', shotOf(shotId)?.heightM ?? 0)} up
+                    </div>
+                  ))}
+                </Table.Td>
+                <Table.Td>
+                  <b className={styles.turn}>
+                    {flight.turnBackCharge === null ? '–' : turnBackPercent(flight.turnBackCharge)}
+                  </b>
+                </Table.Td>
+                <Table.Td>{time(flight.turnBackAt)}</Table.Td>
+                <Table.Td>{time(flight.touchdownAt)}</Table.Td>
+                <Table.Td>{percent(flight.touchdownCharge.p50)}</Table.Td>
+                <Table.Td>{swapS === null ? '–' : `${minutesAndSeconds(swapS)} min`}</Table.Td>
+                <Table.Td>______ %</Table.Td>
+              </Table.Tr>
+            );
+          })}
+        </Table.Tbody>
+      </Table>
+      <h2>Batteries</h2>
+      <p>
+        {plan.lanes
+          .map(({ batteryId, spans }) => `${labelOf(batteryId)} ${percent(spans[0]?.chargeFrom ?? 0)}`)
+          .join(' · ')}
+      </p>
+      <h2>Mind</h2>
+      <ul>
+        {plan.cautions.map((caution) => (
+          <li key={caution.code}>
+            <Say sentence={caution} />
+          </li>
+        ))}
+        <li>Times are of the flights as planned; turn back by the charge, whatever the clock says.</li>
+      </ul>
+    </main>
+  );
+}
+
+/** Whether the flights begin at several places. */
+function launchesElsewhere({ launchPlaces }: PlanRequest, { flights }: SwapPlan): boolean {
+  return (
+    (launchPlaces?.length ?? 0) > 1 && new Set(flights.map(({ launchPlaceId }) => launchPlaceId)).size > 1
+  );
+}

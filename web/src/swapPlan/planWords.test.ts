@@ -1,0 +1,54 @@
+import type { SwapPlan } from '@acorn-tally/core';
+import { chanceInWords, planHeadline, provedInWords } from './planWords';
+
+const plan = (takeoffs: number, batteriesFlown: number, without: string[], more = {}): SwapPlan => ({
+  flights: [],
+  lanes: [],
+  unplaced: without.map((shotId) => ({ shotId, take: 1 })) as never,
+  figures: {
+    takeoffs,
+    batteriesFlown,
+    takeoffsBound: takeoffs,
+    boundBy: 'packing',
+    proved: true,
+    endAt: '',
+    mustsPlaced: 0,
+    nicesPlaced: 0,
+    ...more,
+  },
+  robustness: [],
+  packs: [],
+  cautions: [],
+});
+
+test('the headline states the answer', () => {
+  expect(planHeadline(plan(5, 4, []), 9, '09:10')).toBe(
+    'Four batteries do it, five take-offs, done by 09:10',
+  );
+  expect(planHeadline(plan(1, 1, []), 1, '09:10')).toBe('One battery does it, one take-off, done by 09:10');
+  expect(planHeadline(plan(1, 1, ['x', 'x']), 3, '09:10')).toBe(
+    'One shot finds no place; two are flown in one take-off, done by 09:10',
+  );
+  expect(planHeadline(plan(0, 0, ['x', 'y']), 2, '')).toBe('None of the shots can be flown');
+  expect(planHeadline(plan(0, 0, []), 0, '')).toBe('No shots yet');
+});
+
+test('"fewest possible" is said only when it is proved', () => {
+  expect(provedInWords(plan(4, 4, []))).toBe('fewest possible, proved');
+  expect(provedInWords(plan(4, 4, [], { proved: false, takeoffsBound: 3 }))).toBe(
+    'no plan has fewer than three',
+  );
+  expect(provedInWords(plan(4, 4, ['x'], { proved: false }))).not.toContain('fewest possible');
+});
+
+test('a chance is said as pilots say it', () => {
+  expect([0, 0.004, 0.02, 0.11, 0.5, 0.64, 1].map(chanceInWords)).toEqual([
+    'hardly ever',
+    'hardly ever',
+    '1 in 50',
+    '1 in 9',
+    '5 in 10',
+    '6 in 10',
+    'nearly always',
+  ]);
+});

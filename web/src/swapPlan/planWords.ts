@@ -1,0 +1,38 @@
+import type { SwapPlan } from '@acorn-tally/core';
+import { countInWords } from '../fields/percent';
+
+export function counted(count: number, one: string, many: string): string {
+  return `${countInWords(count)} ${count === 1 ? one : many}`;
+}
+
+/** The answer in a sentence: "Four batteries do it, five take-offs, done by 09:10". */
+export function planHeadline(plan: SwapPlan, shotCount: number, doneAt: string): string {
+  if (shotCount === 0) return 'No shots yet';
+  const { takeoffs, batteriesFlown } = plan.figures;
+  const without = new Set(plan.unplaced.map(({ shotId }) => shotId)).size;
+  if (takeoffs === 0) return 'None of the shots can be flown';
+  const flights = `${counted(takeoffs, 'take-off', 'take-offs')}, done by ${doneAt}`;
+  const sentence =
+    without === 0
+      ? `${counted(batteriesFlown, 'battery does', 'batteries do')} it, ${flights}`
+      : `${counted(without, 'shot finds', 'shots find')} no place; ${counted(shotCount - without, 'is', 'are')} flown in ${flights}`;
+  return sentence.charAt(0).toUpperCase() + sentence.slice(1);
+}
+
+/** What is known of the number of take-offs. */
+export function provedInWords({ figures, unplaced }: SwapPlan): string {
+  const { takeoffs, takeoffsBound, proved } = figures;
+  if (takeoffs === 0) return '';
+  if (proved) return unplaced.length === 0 ? 'fewest possible, proved' : 'no plan places more, proved';
+  if (takeoffsBound > 1 && takeoffsBound < takeoffs)
+    return `no plan has fewer than ${countInWords(takeoffsBound)}`;
+  return '';
+}
+
+/** A chance as pilots say it: "1 in 9", "2 in 3", "hardly ever". */
+export function chanceInWords(chance: number): string {
+  if (chance < 0.01) return 'hardly ever';
+  if (chance > 0.99) return 'nearly always';
+  if (chance <= 0.4) return `1 in ${Math.round(1 / chance)}`;
+  return `${Math.round(chance * 10)} in 10`;
+}

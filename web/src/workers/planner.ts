@@ -1,0 +1,54 @@
+import {
+  type Belief,
+  beliefFrom,
+  contradictions,
+  type Knowledge,
+  type Outcome,
+  type PlanRequest,
+  type PlanSoFar,
+  type PlanStage,
+  plansOf,
+  type SwapPlan,
+  success,
+  usualDraws,
+  type WhatHelps,
+  whatHelps,
+} from '@acorn-tally/core';
+import { expose } from 'comlink';
+
+function beliefsOf(known: Readonly<Record<string, Knowledge>>): Record<string, Belief> {
+  return Object.fromEntries(
+    Object.entries(known).map(([id, knowledge]) => [id, beliefFrom(knowledge, usualDraws)]),
+  );
+}
+
+/** Plans away from the thread that draws; one that is no longer wanted is ended as a whole. */
+const planner = {
+  /** Tells each plan that is better than the one before, as far as is asked for. Null where the request contradicts itself. */
+  plan(
+    request: PlanRequest,
+    known: Readonly<Record<string, Knowledge>>,
+    until: Exclude<PlanStage, 'better'>,
+    better: (planned: PlanSoFar) => void,
+  ): Outcome<SwapPlan> | null {
+    if (contradictions(request).length > 0) return null;
+    const plans = plansOf(request, beliefsOf(known));
+    if (!plans.ok) return plans;
+    let last: SwapPlan | null = null;
+    for (const planned of plans.value) {
+      last = planned.plan;
+      if (planned.stage === until) break;
+      better(planned);
+    }
+    return success(last as SwapPlan);
+  },
+
+  /** What would help a plan, each thing tried. */
+  helps(request: PlanRequest, known: Readonly<Record<string, Knowledge>>): WhatHelps {
+    return whatHelps(request, beliefsOf(known));
+  },
+};
+
+export type Planning = typeof planner;
+
+expose(planner);
