@@ -5,6 +5,7 @@ import { brokenBy } from '../core/fixtures/planChecker';
 import { randomRequest, steadyRequest } from '../core/fixtures/planRequests';
 import { chargingTimeS } from '../core/src/battery/charging';
 import type { SwapPlan } from '../core/src/swapPlan/answer';
+import { boundOf } from '../core/src/swapPlan/bound';
 import { contradictions } from '../core/src/swapPlan/contradictions';
 import { exactFlight, isSure } from '../core/src/swapPlan/exactFlight';
 import { Fleet } from '../core/src/swapPlan/fleet';
@@ -12,6 +13,7 @@ import { planSwaps } from '../core/src/swapPlan/planner';
 import { type Pack, type Problem, problemOf, type Take, waitedC } from '../core/src/swapPlan/problem';
 import type { PlanRequest } from '../core/src/swapPlan/request';
 import { Planner } from '../core/src/swapPlan/seek';
+import { Verdicts } from '../core/src/swapPlan/verdicts';
 
 /**
  * Swap plans against what can be known of them otherwise. `npm run swap-plan-study` as the issue asks; with "short" as `npm test`
@@ -153,7 +155,7 @@ async function againstSolver(): Promise<void> {
   const highs = await highsLoader();
   const belief = boxDrawn(32);
   const count = isShort ? 12 : 60;
-  let [same, within, unproved] = [0, 0, 0];
+  let [same, within, unproved, tight, above] = [0, 0, 0, 0, 0];
   for (let i = 0; i < count; i++) {
     const request = tinyRequest(100 + i, i % 2 === 0 ? 'free' : 'kept', isShort ? 7 : 9, 2 + (i % 3));
     const problem = problemOf(request, { jay: belief });
@@ -170,9 +172,17 @@ async function againstSolver(): Promise<void> {
     else console.log(`  seed ${100 + i}: ${JSON.stringify(figures)} against ${JSON.stringify(solved)}`);
     if (isSame && (solved.flights === 0 || seconds - solved.seconds <= 1)) within++;
     if (!figures.proved) unproved++;
+    // Asked whether one more is needed than the solver needs.
+    const takes = found.draft.flatMap((flight) => flight.takes);
+    if (takes.length === 0) continue;
+    const bound = boundOf(planner.fine, takes, solved.flights + 1).takeoffs;
+    if (bound > solved.flights) above++;
+    if (bound === solved.flights) tight++;
   }
   line('same musts, nices and take-offs as the solver', `${same} of ${count}`, same === count, 'all');
   line('and the end within a second', `${within} of ${count}`, within === count, 'all');
+  line('bounds above what the solver needs', `${above} of ${count}`, above === 0, 'none');
+  line('bounds that are as many', `${tight} of ${count}`, true, 'reported');
   line('not proved by the planner', `${unproved} of ${count}`, true, 'reported');
 }
 
@@ -180,7 +190,7 @@ async function againstSolver(): Promise<void> {
 function againstBruteForce(): void {
   const belief = boxDrawn(16);
   const count = isShort ? 8 : 40;
-  let [never, equal, late] = [0, 0, 0];
+  let [never, equal, late, above] = [0, 0, 0, 0];
   for (let i = 0; i < count; i++) {
     const tiny = tinyRequest(500 + i, 'free', 4, 2 + (i % 2));
     const hub = { id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3240 };
@@ -195,6 +205,9 @@ function againstBruteForce(): void {
     const best = bruteForce(problem, new Fleet(problem, 16));
     const placed = found.draft.reduce((sum, { takes }) => sum + takes.length, 0);
     const isFewer = placed > best.placed || (placed === best.placed && found.draft.length <= best.takeoffs);
+    const takes = found.draft.flatMap((flight) => flight.takes);
+    const bound = boundOf(new Verdicts(problem, 16), takes, best.takeoffs + 1).takeoffs;
+    if (placed === best.placed && bound > best.takeoffs) above++;
     if (isFewer) never++;
     else
       console.log(
@@ -208,6 +221,7 @@ function againstBruteForce(): void {
   }
   line('never more take-offs than brute force', `${never} of ${count}`, never === count, 'all');
   line('in the same minute as brute force or before', `${equal} of ${count}`, equal >= 0.85 * count, '85 %');
+  line('bounds above what brute force needs', `${above} of ${count}`, above === 0, 'none');
   line('more than 5 % later', `${late} of ${count}`, late === 0, 'none');
 }
 

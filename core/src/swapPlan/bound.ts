@@ -1,24 +1,31 @@
-import type { Pack, Problem, Take } from './problem';
+import { columnBound } from './columnBound';
+import type { Problem, Take } from './problem';
+import { type Shares, sharesOf, sizesOf } from './shares';
 import type { Verdicts } from './verdicts';
 
-/** No flight that ends at the reserve weighs more in sums than the other way round (`equivalents.test`). */
-const tableShare = 0.98;
-/** As warm as a pack that flew before may still be. */
-const warmestC = 40;
+export interface Bound {
+  readonly takeoffs: number;
+  readonly by: 'columns' | 'packing';
+}
 
 /**
- * Flights that a set of takes needs at least, whatever their order, times and packs. A flight at confidence c fits in c of all
- * draws; over these the mean share that a take has of the pack, less the shortest way out and home, is at least the mean of its
- * smallest shares. So these sum to 1 at most in any flight, and any bound for packing bins of size 1 holds: here the second of
- * Martello & Toth (Discrete Applied Mathematics 1990). Where the weather changes, each take is
- * taken as in the weather that suits it best.
+ * Flights that a set of takes needs at least, whatever their order and times: by what they weigh, and where that is fewer than
+ * were found by all sets of takes that a flight could hold. From verdicts of all draws.
  */
-export function packingBound(verdicts: Verdicts, takes: readonly Take[]): number {
-  const { problem } = verdicts;
-  return groupsOf(problem, takes).reduce((sum, group) => {
-    const shares = group.map((take) => leastShare(verdicts, take, group));
-    return sum + Math.max(1, binsFor(shares.map((share) => share * tableShare)));
-  }, 0);
+export function boundOf(fine: Verdicts, takes: readonly Take[], found: number): Bound {
+  const groups = groupsOf(fine.problem, takes).map((group) => sharesOf(fine, group, found));
+  const sum = (of: (shares: Shares) => number) => groups.reduce((total, one) => total + of(one), 0);
+  const packing = sum(packingBound);
+  if (packing >= found) return { takeoffs: found, by: 'packing' };
+  const { weathers, kept } = fine.problem;
+  if (weathers.length > 1) return { takeoffs: packing, by: 'packing' };
+  const columns = sum((shares) => {
+    const weighed = packingBound(shares);
+    return Math.max(weighed, columnBound(shares, kept, found - packing + weighed));
+  });
+  return columns > packing
+    ? { takeoffs: Math.min(found, columns), by: 'columns' }
+    : { takeoffs: packing, by: 'packing' };
 }
 
 /** Takes that may share a flight. */
@@ -32,46 +39,24 @@ function groupsOf({ aircraft }: Problem, takes: readonly Take[]): Take[][] {
   return [...groups.values()];
 }
 
-function leastShare(verdicts: Verdicts, take: Take, group: readonly Take[]): number {
-  const { packs } = verdicts.problem;
-  const may = packs.filter(
-    ({ aircraftIndex }) => take.aircraftIndex === null || take.aircraftIndex === aircraftIndex,
-  );
-  const weathers = verdicts.problem.weathers.flatMap((one, i) => (one ? [i] : []));
-  return Math.min(
-    1,
-    ...may.flatMap((pack) => weathers.map((weather) => shareOf(verdicts, pack, take, group, weather))),
-  );
+/**
+ * A flight holds takes with the shortest way to each, and the shortest way home. So as many packs as hold all of that are
+ * needed, the largest first; and as many as bins for things of these sizes (the second bound of Martello & Toth, Discrete
+ * Applied Mathematics 1990).
+ */
+export function packingBound(shares: Shares): number {
+  const { sizes, rooms } = sizesOf(shares);
+  const largest = rooms[0] ?? 0;
+  if (largest <= 0) return 1;
+  const inBins = binsFor(sizes.map((size) => Math.min(1, size / largest)));
+  return Math.max(1, inBins, binsToHold(rooms, sum(sizes)));
 }
 
-function shareOf(
-  verdicts: Verdicts,
-  pack: Pack,
-  take: Take,
-  group: readonly Take[],
-  weather: number,
-): number {
-  const { problem, draws } = verdicts;
-  const kept = { charge: pack.startCharge, temperatureC: Math.max(pack.startC, pack.waitingC), asKept: true };
-  const has = [verdicts.capacity(pack, kept, weather).untilReserveS];
-  if (problem.chargingPlaces.length > 0) {
-    has.push(
-      verdicts.capacity(pack, { charge: 1, temperatureC: warmestC, asKept: false }, weather).untilReserveS,
-    );
-  }
-  const flight = verdicts.flightsOf(pack.kind, weather);
-  const { equivalents: work } = flight.work(take);
-  const ways = group.map((one) => ({
-    out: flight.out(null, one).equivalents,
-    home: flight.home(one).equivalents,
-  }));
-  const shares = Float64Array.from({ length: draws }, (_, d) => {
-    const least = (of: 'out' | 'home') => Math.min(...ways.map((way) => way[of][d] as number));
-    const room = Math.max(...has.map((one) => one[d] as number)) - least('out') - least('home');
-    return room > 0 ? Math.min(1, (work[d] as number) / room) : 1;
-  }).sort();
-  const held = Math.max(1, Math.ceil(problem.confidence * draws - 1e-9));
-  return shares.slice(0, held).reduce((sum, one) => sum + one, 0) / held;
+/** As many of these bins, the largest first, as hold so much together; all of them where even they do not. */
+function binsToHold(rooms: readonly number[], size: number): number {
+  let [count, room] = [0, 0];
+  while (count < rooms.length && room < size - 1e-9) room += rooms[count++] as number;
+  return count;
 }
 
 /** Bins of size 1 that things of these sizes need at least. */
@@ -84,7 +69,10 @@ function binsBeyond(sizes: readonly number[], limit: number): number {
   const alone = sizes.filter((size) => size > 1 - limit);
   const large = sizes.filter((size) => size > 0.5 && size <= 1 - limit);
   const small = sizes.filter((size) => size <= 0.5 && size >= limit);
-  const sum = (list: readonly number[]) => list.reduce((total, one) => total + one, 0);
   const over = sum(small) - (large.length - sum(large));
   return alone.length + large.length + Math.max(0, Math.ceil(over - 1e-9));
+}
+
+function sum(list: readonly number[]): number {
+  return list.reduce((total, one) => total + one, 0);
 }

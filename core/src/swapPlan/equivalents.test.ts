@@ -1,7 +1,7 @@
 import { boxDrawn } from '../../fixtures/beliefs';
 import { steadyRequest } from '../../fixtures/planRequests';
 import { gaugeOf } from '../battery/gauge';
-import { exactFlight } from './exactFlight';
+import { exactFlight, isSure } from './exactFlight';
 import { problemOf } from './problem';
 import { brim, Verdicts } from './verdicts';
 
@@ -50,6 +50,22 @@ test('sums of equivalent seconds against flights flown step by step: what ends n
     }
   }
   expect(compared).toBeGreaterThan(60);
+});
+
+test('draws that sums are sure of need not be flown: the verdict is that of flying all of them', () => {
+  const counts = { sure: 0, not: 0, open: 0 };
+  for (let seed = 1; seed < 12; seed++) {
+    const at = shoot(seed);
+    for (const departure of flightsOf(at)) {
+      const foreseen = at.verdicts.foreseen(departure);
+      const sure = isSure(at.verdicts.fleet, departure, foreseen);
+      expect(sure).toBe(isSure(at.verdicts.fleet, departure));
+      counts[sure ? 'sure' : 'not']++;
+      counts.open += foreseen.open.length;
+    }
+  }
+  expect(Math.min(counts.sure, counts.not, counts.open)).toBeGreaterThan(10);
+  expect(counts.open).toBeLessThan(0.1 * 16 * (counts.sure + counts.not));
 });
 
 test('clock times of the sums are those of the flight as planned', () => {

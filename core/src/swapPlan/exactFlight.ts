@@ -53,11 +53,21 @@ function flown(
   return found;
 }
 
+/** What is known of the draws of a flight before it is flown: how many fail, and which are open; the others fly. */
+export interface Foreseen {
+  readonly failed: number;
+  readonly open: readonly number[];
+}
+
 /**
  * Whether the way home keeps the reserve after every take, in as many draws as the confidence asks for and in the likeliest
- * world; looked at no further than it takes to know.
+ * world; looked at no further than it takes to know. All draws are open unless something is known of them.
  */
-export function isSure(fleet: Fleet, { pack, takes, weather, state }: Departure): boolean {
+export function isSure(
+  fleet: Fleet,
+  { pack, takes, weather, state }: Departure,
+  foreseen: Foreseen | null = null,
+): boolean {
   const { confidence } = fleet.problem;
   const rules = fleet.rules(pack.kind);
   const contexts = fleet.contexts(pack, state, weather);
@@ -65,9 +75,13 @@ export function isSure(fleet: Fleet, { pack, takes, weather, state }: Departure)
     context != null && flown(context, rules, takes) !== null;
   const mayFail = Math.floor((1 - confidence) * (contexts.length - 1) + 1e-9);
   if (!flies(contexts.at(-1))) return false;
-  let failed = 0;
-  for (let d = 0; d < contexts.length - 1; d++) if (!flies(contexts[d]) && ++failed > mayFail) return false;
-  return true;
+  const open = foreseen?.open ?? contexts.slice(1).map((_, d) => d);
+  let failed = foreseen?.failed ?? 0;
+  for (let i = 0; i < open.length && failed <= mayFail; i++) {
+    if (failed + open.length - i <= mayFail) return true;
+    if (!flies(contexts[open[i] as number])) failed++;
+  }
+  return failed <= mayFail;
 }
 
 /** How much longer the last take could go on at the confidence, and the gauge to turn back at from it. */

@@ -98,6 +98,15 @@ export function inCircumstances(
   return { ...problem, ...other };
 }
 
+/** The same with some of its draws only. */
+export function inDraws(problem: Problem, chosen: readonly number[]): Problem {
+  const only = ({ draws, ...belief }: Belief): Belief => ({
+    ...belief,
+    draws: chosen.flatMap((d) => draws[d] ?? []),
+  });
+  return { ...problem, beliefs: problem.beliefs.map(only) };
+}
+
 /** Weather that changes is taken by the quarter of an hour of the take-off, as it is in its middle. */
 export const quarterS = 900;
 

@@ -90,7 +90,7 @@ class Sure {
   }
 
   private flown(departure: Departure): boolean {
-    const answer = isSure(this.fleet, departure);
+    const answer = isSure(this.fleet, departure, this.verdicts.foreseen(departure));
     this.verdicts.showed(answer, departure, 1);
     return answer;
   }

@@ -1,5 +1,5 @@
 import type { SwapPlan } from './answer';
-import { packingBound } from './bound';
+import { type Bound, boundOf } from './bound';
 import { cautionsOf } from './cautions';
 import { isSure } from './exactFlight';
 import { Fleet } from './fleet';
@@ -40,7 +40,8 @@ function seedOf({ takes, packs }: Problem): number {
 /** One problem with what is known of its flights. */
 export class Planner {
   readonly verdicts: Verdicts;
-  /** Of all draws. */
+  /** Of all draws, as the verdicts of the search are of some. */
+  readonly fine: Verdicts;
   readonly fleet: Fleet;
   private readonly sure = new Map<string, boolean>();
   private isBest = false;
@@ -50,10 +51,12 @@ export class Planner {
     private readonly effort: PlanEffort = problem.request.effort ?? 'usual',
   ) {
     const draws = Math.min(...problem.beliefs.map((belief) => belief.draws.length));
-    this.fleet = new Fleet(problem, draws);
     this.verdicts = new Verdicts(problem, Math.min(draws, drawsOfSearch));
+    this.fine = new Verdicts(problem, draws);
+    this.fleet = this.fine.fleet;
     let left = tries[effort].judged;
-    this.verdicts.judge = (departure) => (left-- > 0 ? isSure(this.fleet, departure) : null);
+    this.verdicts.judge = (departure) =>
+      left-- > 0 ? isSure(this.fleet, departure, this.fine.foreseen(departure)) : null;
   }
 
   /** The best plan this effort finds. */
@@ -88,13 +91,12 @@ export class Planner {
   }
 
   private ofAll(): Found | null {
-    const fine = new Verdicts(this.problem, this.fleet.draws);
-    const best = bestOfAll(fine, this.fleet);
+    const best = bestOfAll(this.fine, this.fleet);
     if (!best) return null;
     const draft = inTurn(this.problem, best);
-    const schedule = scheduled(fine, draft, 'until-taken');
+    const schedule = scheduled(this.fine, draft, 'until-taken');
     if (!isScheduled(schedule) || schedule.flights.some((flight) => !this.isSure(flight))) return null;
-    return foundOf(fine, draft, schedule);
+    return foundOf(this.fine, draft, schedule);
   }
 
   /** A plan whose every flight is sure: those that are not weigh more, and are sought anew. */
@@ -135,16 +137,16 @@ export class Planner {
       ...draft.flatMap((flight) => flight.takes.map(({ index }) => index)),
       ...problem.flownTakes,
     ]);
-    const bound = flown.length + this.boundOf(found);
+    const bound = this.boundOf(found);
     return {
       flights,
       lanes: lanesOf(problem, schedule, flights),
       unplaced: [],
       figures: {
         takeoffs: flights.length,
-        takeoffsBound: bound,
-        boundBy: this.isBest ? 'columns' : 'packing',
-        proved: this.isBest || (placed.size === takes.length && bound === flights.length),
+        takeoffsBound: flown.length + bound.takeoffs,
+        boundBy: bound.by,
+        proved: this.isBest || (placed.size === takes.length && bound.takeoffs === schedule.flights.length),
         batteriesFlown: new Set(flights.map(({ batteryId }) => batteryId)).size,
         endAt: flights.length > 0 ? instantAt(problem, schedule.endS) : request.startAt,
         mustsPlaced: takes.filter(({ must, index }) => must && placed.has(index)).length,
@@ -156,9 +158,9 @@ export class Planner {
     };
   }
 
-  private boundOf({ draft }: Found): number {
-    if (this.isBest) return draft.length;
+  private boundOf({ draft }: Found): Bound {
+    if (this.isBest) return { takeoffs: draft.length, by: 'columns' };
     const takes = draft.flatMap((flight) => flight.takes);
-    return takes.length === 0 ? 0 : Math.min(draft.length, packingBound(this.verdicts, takes));
+    return takes.length === 0 ? { takeoffs: 0, by: 'packing' } : boundOf(this.fine, takes, draft.length);
   }
 }

@@ -3,19 +3,25 @@ import { cellChargeOf } from '../battery/gauge';
 import { drain, momentAtCharge } from '../flight/drain';
 import { leastAtTouchdown } from '../reserve/policy';
 import { EquivalentSeconds, hoverPowersW } from './equivalents';
-import type { Departure } from './exactFlight';
+import type { Departure, Foreseen } from './exactFlight';
 import { Fleet, type PackState } from './fleet';
 import type { Pack, Problem, Take } from './problem';
 
 /** A sequence of takes as one flight, before it is known with which pack. */
 export interface Need {
   /** Equivalent seconds until touch-down, after whichever take that is longest; by draw, last in the likeliest world. */
-  readonly wholeS: Float64Array;
+  readonly wholeS: readonly number[];
   /** Until its last take ends. */
-  readonly takenS: Float64Array;
+  readonly takenS: readonly number[];
   /** In the likeliest world, from take-off: the takes themselves, and touch-down. */
   readonly takes: readonly { readonly beginS: number; readonly endS: number }[];
   readonly touchdownS: number;
+}
+
+/** Flights that begin alike, and what they go on with: by the index of the next take. */
+interface Begun {
+  readonly need: Need | null;
+  readonly next: Map<number, Begun & { readonly need: Need }>;
 }
 
 /** What a pack has for a flight, in equivalent seconds, by draw. */
@@ -51,7 +57,8 @@ const mostHeld = 3_000_000;
 export class Verdicts {
   readonly fleet: Fleet;
   private readonly flights: Map<string, EquivalentSeconds>;
-  private readonly needs: Map<string, Need>;
+  private readonly needs: Map<number, Begun>;
+  private needsHeld = 0;
   private readonly capacities: Map<string, Capacity>;
   private readonly leasts: Map<string, number | null>;
   private readonly handicaps: Map<string, number>;
@@ -77,22 +84,36 @@ export class Verdicts {
   }
 
   need(kind: number, weather: number, takes: readonly Take[]): Need {
-    const key = keyOf(kind, weather, takes);
-    const held = this.needs.get(key);
-    if (held) return held;
-    const last = takes.at(-1) as Take;
-    const before = takes.length > 1 ? this.need(kind, weather, takes.slice(0, -1)) : null;
-    const made = this.longer(kind, weather, before, takes.at(-2) ?? null, last);
-    if (this.needs.size * 2 * (this.draws + 1) > mostHeld) this.needs.clear();
-    this.needs.set(key, made);
-    return made;
+    let begun = this.begun(kind * this.problem.weathers.length + weather);
+    let from: Take | null = null;
+    for (const take of takes) {
+      let longer = begun.next.get(take.index);
+      if (!longer) {
+        longer = { need: this.longer(kind, weather, begun.need, from, take), next: new Map() };
+        begun.next.set(take.index, longer);
+        this.needsHeld++;
+      }
+      begun = longer;
+      from = take;
+    }
+    return begun.need as Need;
+  }
+
+  private begun(key: number): Begun {
+    if (this.needsHeld * 2 * (this.draws + 1) > mostHeld) {
+      this.needs.clear();
+      this.needsHeld = 0;
+    }
+    const held = this.needs.get(key) ?? { need: null, next: new Map() };
+    this.needs.set(key, held);
+    return held;
   }
 
   private longer(kind: number, weather: number, before: Need | null, from: Take | null, take: Take): Need {
     const flight = this.flightsOf(kind, weather);
     const [out, work, home] = [flight.out(from, take), flight.work(take), flight.home(take)];
     const size = this.draws + 1;
-    const [wholeS, takenS] = [new Float64Array(size), new Float64Array(size)];
+    const [wholeS, takenS] = [new Array<number>(size), new Array<number>(size)];
     for (let d = 0; d < size; d++) {
       const taken =
         (before ? (before.takenS[d] as number) : 0) +
@@ -150,19 +171,31 @@ export class Verdicts {
     return this.outside(this.need(pack.kind, weather, takes), this.capacity(pack, state, weather), within);
   }
 
+  /** Which draws of a flight sums are sure of, and which are so near the reserve that they must be flown. */
+  foreseen({ pack, state, weather, takes }: Departure): Foreseen {
+    const need = this.need(pack.kind, weather, takes);
+    const capacity = this.capacity(pack, state, weather);
+    const open: number[] = [];
+    let failed = 0;
+    for (let d = 0; d < this.draws; d++) {
+      if (!isShort(need, capacity, d, 1 + brim.over)) continue;
+      if (isShort(need, capacity, d, 1 - brim.under)) failed++;
+      else open.push(d);
+    }
+    return { failed, open };
+  }
+
   private outside(need: Need, capacity: Capacity, { over, under }: Brim): boolean | null {
     if (this.enough(need, capacity, 1 + over)) return true;
     return this.enough(need, capacity, 1 - under) ? null : false;
   }
 
-  private enough(need: Need, { untilReserveS, untilHalfS }: Capacity, factor: number): boolean {
-    const { wholeS, takenS } = need;
-    const isShort = (d: number) =>
-      !((wholeS[d] as number) * factor <= (untilReserveS[d] as number)) ||
-      !((takenS[d] as number) * factor <= (untilHalfS[d] as number));
+  private enough(need: Need, capacity: Capacity, factor: number): boolean {
+    if (isShort(need, capacity, this.draws, factor)) return false;
     let failed = 0;
-    for (let d = 0; d < this.draws; d++) if (isShort(d) && ++failed > this.mayFail) return false;
-    return !isShort(this.draws);
+    for (let d = 0; d < this.draws; d++)
+      if (isShort(need, capacity, d, factor) && ++failed > this.mayFail) return false;
+    return true;
   }
 
   /** The least gauge with which a pack may take off for it; null where even a full one is too little. */
@@ -280,6 +313,19 @@ export class Verdicts {
     this.flights.set(key, made);
     return made;
   }
+}
+
+/** Whether a draw has too little for a flight, or takes beyond the half. */
+function isShort(
+  { wholeS, takenS }: Need,
+  { untilReserveS, untilHalfS }: Capacity,
+  draw: number,
+  factor: number,
+): boolean {
+  return (
+    !((wholeS[draw] as number) * factor <= (untilReserveS[draw] as number)) ||
+    !((takenS[draw] as number) * factor <= (untilHalfS[draw] as number))
+  );
 }
 
 function keyOf(kind: number, weather: number, takes: readonly Take[]): string {
