@@ -1,6 +1,6 @@
 import { columnBound } from './columnBound';
 import type { Problem, Take } from './problem';
-import { type Shares, sharesOf, sizesOf } from './shares';
+import { binsToHold, type Shares, sharesOf, sizesOf } from './shares';
 import type { Verdicts } from './verdicts';
 
 export interface Bound {
@@ -50,13 +50,6 @@ export function packingBound(shares: Shares): number {
   if (largest <= 0) return 1;
   const inBins = binsFor(sizes.map((size) => Math.min(1, size / largest)));
   return Math.max(1, inBins, binsToHold(rooms, sum(sizes)));
-}
-
-/** As many of these bins, the largest first, as hold so much together; all of them where even they do not. */
-function binsToHold(rooms: readonly number[], size: number): number {
-  let [count, room] = [0, 0];
-  while (count < rooms.length && room < size - 1e-9) room += rooms[count++] as number;
-  return count;
 }
 
 /** Bins of size 1 that things of these sizes need at least. */

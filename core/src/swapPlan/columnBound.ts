@@ -1,4 +1,4 @@
-import { type Shares, sizesOf } from './shares';
+import { binsToHold, type Shares, sizesOf } from './shares';
 
 /** Sets of more takes are too many to look through. */
 const mostTakes = 20;
@@ -38,9 +38,11 @@ export function columnBound(shares: Shares, kept: boolean, found: number): numbe
 /** What takes are worth where only their sizes count: one for as much as the smallest pack holds that is needed. */
 function firstWorths(shares: Shares): Float64Array {
   const { sizes, rooms } = sizesOf(shares);
-  let left = sizes.reduce((sum, one) => sum + one, 0);
-  const needed = rooms.findIndex((room) => (left -= room) <= 0);
-  const room = rooms.at(needed) || 1;
+  const needed = binsToHold(
+    rooms,
+    sizes.reduce((sum, one) => sum + one, 0),
+  );
+  const room = rooms[needed - 1] || 1;
   return Float64Array.from(sizes, (size) => size / room);
 }
 

@@ -27,7 +27,7 @@ test('sums of equivalent seconds against flights flown step by step: what ends n
     const at = shoot(seed);
     for (const departure of flightsOf(at)) {
       const { pack, takes, state } = departure;
-      const need = at.verdicts.need(pack.kind, 0, takes);
+      const sums = at.verdicts.flightsOf(pack.kind, 0);
       const has = at.verdicts.capacity(pack, state, 0).untilReserveS;
       const contexts = at.verdicts.fleet.contexts(pack, state, 0);
       const exact = exactFlight(at.verdicts.fleet, departure);
@@ -37,9 +37,11 @@ test('sums of equivalent seconds against flights flown step by step: what ends n
         if (!context || !down || takes.length < 2) return;
         const start = gaugeOf(context.takeoff.charge, context.cells.hidden);
         const spent = (start - gaugeOf(down.charge, context.cells.hidden)) / (start - 0.25);
-        const last =
-          (need.takenS[d] as number) +
-          (at.verdicts.flightsOf(pack.kind, 0).home(takes[1] as never).equivalents[d] as number);
+        const stretches = [
+          ...takes.flatMap((take, i) => [sums.out(takes[i - 1] ?? null, take), sums.work(take)]),
+          sums.home(takes[1] as never),
+        ];
+        const last = stretches.reduce((sum, { equivalents }) => sum + (equivalents[d] as number), 0);
         // Only there a verdict hangs on it; a short flight ends where the pack still has more volts.
         if (spent < 0.9) return;
         const weighs = last / (has[d] as number) / spent;
@@ -71,7 +73,7 @@ test('draws that sums are sure of need not be flown: the verdict is that of flyi
 test('clock times of the sums are those of the flight as planned', () => {
   const at = shoot(4);
   for (const departure of flightsOf(at)) {
-    const need = at.verdicts.need(departure.pack.kind, 0, departure.takes);
+    const need = at.verdicts.times(departure.pack.kind, 0, departure.takes);
     const { middle } = exactFlight(at.verdicts.fleet, departure);
     if (!middle) continue;
     expect(need.touchdownS).toBeCloseTo(middle.at(-1)?.touchdown.timeS ?? 0, 6);

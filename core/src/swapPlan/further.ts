@@ -5,15 +5,19 @@ import { isSure } from './exactFlight';
 import { inCircumstances, type Pack, type Problem, problemOf, type Take } from './problem';
 import type { PlanRequest } from './request';
 import { adapted, type Found, repaired } from './search';
-import type { Planner } from './seek';
+import { type Planner, weightOf } from './seek';
 import { shotRanges } from './shot';
 import { instantAt } from './tell';
 import { Verdicts } from './verdicts';
 
 type Beliefs = Readonly<Record<string, Belief>>;
 
-/** How long is sought for a plan that only says what would be; it begins with the plan there is. */
-const tries = 12;
+/** How often is tried for a plan that only says what would be; it begins with the plan there is. */
+function triesFor(problem: Problem): number {
+  return Math.max(3, Math.round(12 * Math.min(1, 20 / weightOf(problem))));
+}
+/** So many numbers of packs are tried at most, the same steps apart. */
+const mostBrought = 15;
 
 /** What becomes of a plan if its request were another. The same takes are numbered alike. */
 export function plannedOtherwise(planner: Planner, { draft }: Found, request: PlanRequest, beliefs: Beliefs) {
@@ -26,7 +30,7 @@ export function plannedOtherwise(planner: Planner, { draft }: Found, request: Pl
       : [];
   });
   const verdicts = new Verdicts(problem, planner.verdicts.draws);
-  return { problem, found: sure(verdicts, adapted(verdicts, retold, tries)) };
+  return { problem, found: sure(verdicts, adapted(verdicts, retold, triesFor(problem))) };
 }
 
 /** With each flight flown step by step, in the draws of the search. */
@@ -82,7 +86,7 @@ export function packsBrought({ problem, verdicts }: Planner, found: Found): Pack
   return ways.flatMap((charging) => {
     const brought: PacksBrought[] = [];
     let last = found;
-    for (let packs = best.length; packs >= 1; packs--) {
+    for (let packs = best.length; packs >= 1; packs -= Math.ceil(best.length / mostBrought)) {
       const circumstances = inCircumstances(problem, {
         grounded: new Set(best.slice(packs).map(({ index }) => index)),
         ...(charging ? {} : { chargingPlaces: [] }),
@@ -108,7 +112,7 @@ function toldBrought(problem: Problem, found: Found, packs: number, charging: bo
 
 function inTheseCircumstances(known: Verdicts, problem: Problem, { draft }: Found): Found {
   const verdicts = new Verdicts(problem, known.draws, known);
-  return sure(verdicts, adapted(verdicts, draft, tries));
+  return sure(verdicts, adapted(verdicts, draft, triesFor(problem)));
 }
 
 function worthOf({ battery, startCharge }: Pack): number {

@@ -85,6 +85,8 @@ export interface Problem {
   readonly flownTakes: ReadonlySet<number>;
   /** What a flight that takes off in a quarter of an hour meets; one quarter for all where the weather stays. Null where unknown. */
   readonly weathers: readonly (Conditions | null)[];
+  /** Weathers worth waiting for: where an hour's row stands. Between two of them it goes straight from one to the other. */
+  readonly weatherKnots: readonly number[];
   readonly beliefs: readonly Belief[];
   /** Packs that stay on the ground. */
   readonly grounded: ReadonlySet<number>;
@@ -140,6 +142,7 @@ export function problemOf(request: PlanRequest, beliefs: Readonly<Record<string,
     flown,
     flownTakes: flownTakesOf(flown, takes),
     weathers: weathersOf(request, startMs, untilS),
+    weatherKnots: weatherKnotsOf(request, startMs, untilS),
     beliefs: aircraft.map(({ id }) => beliefs[id] as Belief),
     grounded: new Set(),
   };
@@ -243,6 +246,11 @@ function weathersOf(request: PlanRequest, startMs: number, untilS: number): (Con
     const middleMs = startMs + (quarter + 0.5) * quarterS * 1000;
     return weatherAtHour(rows, new Date(middleMs).toISOString(), groundOf(first));
   });
+}
+
+function weatherKnotsOf({ hours }: PlanRequest, startMs: number, untilS: number): number[] {
+  const knots = (hours ?? []).map(({ at }) => Math.floor((Date.parse(at) - startMs) / (quarterS * 1000)));
+  return [...new Set(knots)].filter((one) => one >= 0 && one * quarterS <= untilS).sort((a, b) => a - b);
 }
 
 function groundOf({ at: _, ...conditions }: { readonly at: string } & Conditions): Conditions {

@@ -97,7 +97,7 @@ class Sure {
 
   costOf(pack: Pack, takes: readonly Take[]): number {
     const shots = new Set(takes.map(({ shotIndex }) => shotIndex)).size;
-    const seconds = this.verdicts.need(pack.kind, 0, takes).touchdownS + this.verdicts.problem.swapS;
+    const seconds = this.verdicts.times(pack.kind, 0, takes).touchdownS + this.verdicts.problem.swapS;
     return takeoffCost + shots * tornCost + seconds;
   }
 }

@@ -97,10 +97,10 @@ export const longestShootS = 2 * dayS;
 
 export const mostPlanned = {
   aircraft: 2,
-  batteries: 60,
+  batteries: 40,
   chargers: 12,
-  shots: 200,
-  takes: 200,
+  shots: 100,
+  takes: 100,
   places: 50,
   hours: 240,
 };

@@ -1,9 +1,10 @@
+import type { Conditions } from '../air/conditions';
 import { gaugeOf } from '../battery/gauge';
 import { ChargingBook, type ChargingSpan } from './chargingBook';
 import type { PackState } from './fleet';
 import { beforeTakeoff, flyTake } from './fly';
 import { type Pack, type Problem, quarterS, type Take, waitedC, weatherAt } from './problem';
-import type { Need, Verdicts } from './verdicts';
+import type { Times, Verdicts } from './verdicts';
 import { startWithin } from './windows';
 
 /** A flight as it is sought: with which pack, which takes, in this order. */
@@ -35,7 +36,7 @@ export interface TimedFlight {
   readonly weather: number;
   readonly takeoffS: number;
   readonly touchdownS: number;
-  readonly need: Need;
+  readonly times: Times;
   readonly state: PackState;
   /** What its pack did on chargers before, since it last flew. */
   readonly charging: readonly ChargingSpan[];
@@ -116,6 +117,7 @@ function timedFlight(
   const pack = problem.packs[packIndex] as Pack;
   const packNow = packs.get(packIndex) ?? asAtStart(pack);
   const offered = packNow.charge < 1 ? book.offer(packNow.charge, packNow.restedS) : [];
+  if (packNow.isFlown && offered.length === 0) return 'charge';
   let takeoffS = now.readyS + movingS(problem, now.placeIndex, (takes[0] as Take).placeIndex);
   // The first that stands in the way is the one that is told.
   let hindrance: Hindrance | null = null;
@@ -127,21 +129,46 @@ function timedFlight(
       : 'weather';
     if (typeof later === 'string') {
       hindrance ??= later;
-      if (weather === problem.weathers.length - 1 || later === 'window') return hindrance;
-      takeoffS = (weather + 1) * quarterS;
+      const next = kinderWeather(problem, weather);
+      if (next === null || later === 'window') return hindrance;
+      takeoffS = next * quarterS;
       continue;
     }
     if (later.takeoffS > takeoffS + 1e-6) {
       takeoffS = later.takeoffS;
       continue;
     }
-    const need = verdicts.need(pack.kind, weather, takes);
-    const touchdownS = takeoffS + need.touchdownS;
+    const times = verdicts.times(pack.kind, weather, takes);
+    const touchdownS = takeoffS + times.touchdownS;
     if (touchdownS > problem.untilS + 1e-6) return hindrance ?? 'until';
     book.enter(later.charging);
-    return { pack, takes, weather, takeoffS, touchdownS, need, state: later.state, charging: later.charging };
+    return {
+      pack,
+      takes,
+      weather,
+      takeoffS,
+      touchdownS,
+      times,
+      state: later.state,
+      charging: later.charging,
+    };
   }
   return hindrance ?? 'until';
+}
+
+/** Less of a difference is not waited for. */
+const kinderMps = 0.2;
+const kinderC = 1;
+
+/** The next hour's weather that is calmer or warmer than one in which a flight was too much; null where none is. */
+function kinderWeather({ weathers, weatherKnots }: Problem, weather: number): number | null {
+  const hard = weathers[weather];
+  const isKinder = (one: Conditions) =>
+    !hard ||
+    one.wind.speedMps <= hard.wind.speedMps - kinderMps ||
+    (one.wind.gustMps ?? 0) <= (hard.wind.gustMps ?? 0) - kinderMps ||
+    one.airTemperatureC >= hard.airTemperatureC + kinderC;
+  return weatherKnots.find((at) => at > weather && weathers[at] && isKinder(weathers[at])) ?? null;
 }
 
 /** When a flight may take off in a weather, not before a time; the time itself where nothing is in the way. */
@@ -156,12 +183,12 @@ function whenS(
   weather: number,
   fromS: number,
 ): { takeoffS: number; state: PackState; charging: readonly ChargingSpan[] } | Hindrance {
-  const need = verdicts.need(pack.kind, weather, takes);
+  const times = verdicts.times(pack.kind, weather, takes);
   let takeoffS = fromS;
   for (let changed = true; changed; ) {
     changed = false;
     for (const [i, { windows, shot }] of takes.entries()) {
-      const { beginS } = need.takes[i] as Need['takes'][number];
+      const { beginS } = times.takes[i] as Times['takes'][number];
       const startS = startWithin(windows, takeoffS + beginS, shot.durationS);
       if (startS === null) return 'window';
       if (startS > takeoffS + beginS + 1e-6) {
@@ -173,7 +200,6 @@ function whenS(
   const temperatureC = waitedC(pack, packNow.temperatureC, takeoffS - packNow.sinceS);
   const kept = { charge: packNow.charge, temperatureC, asKept: packNow.asKept };
   const isEnough = verdicts.fits(pack, kept, weather, takes);
-  if (packNow.isFlown && offered.length === 0) return 'charge';
   if (offered.length === 0) return isEnough ? { takeoffS, state: kept, charging: [] } : 'pack';
   const outS = outOfChargerS(verdicts, book, {
     pack,
@@ -216,6 +242,8 @@ function outOfChargerS(
 ): number | null | Hindrance {
   const most = (offered.at(-1) as ChargingSpan).chargeTo;
   if (rule === 'until-full') return book.outWithS(offered, most);
+  if (verdicts.isHopeless(pack, { charge: most, temperatureC, asKept: false }, weather, takes))
+    return 'charge';
   if (isEnough) return isFlown ? book.outWithS(offered, (offered[0] as ChargingSpan).chargeFrom) : null;
   const least = verdicts.leastCharge(pack, temperatureC, weather, takes);
   if (least === null) return 'pack';

@@ -112,10 +112,10 @@ class Search {
     this.rules = this.problem.chargingPlaces.length > 0 ? chargingRules : ['until-taken'];
   }
 
-  found(given: Draft): Found | null {
+  found(given: Draft, rules = this.rules): Found | null {
     const draft = inTurn(this.problem, given);
     let best: Found | null = null;
-    for (const rule of this.rules) {
+    for (const rule of rules) {
       const schedule = scheduled(this.verdicts, draft, rule);
       if (!isScheduled(schedule)) {
         // What no rule of charging mends is told by the first.
@@ -184,14 +184,15 @@ class Search {
       }
       waiting = still;
     }
-    return now;
+    // With the charging of the plan it came from so far.
+    return this.rules.length > 1 ? (this.found(now.draft) ?? now) : now;
   }
 
   /** The cheapest place for a take; null where there is none. */
   private with(now: Found, take: Take): Found | null {
     const places = [...this.within(now, take), ...this.alone(now, take)].sort((a, b) => a.cost - b.cost);
     for (const { draft } of places.slice(0, mostTried)) {
-      const next = this.found(draft);
+      const next = this.found(draft, [now.rule]);
       if (next) return next;
     }
     return null;
@@ -208,9 +209,9 @@ class Search {
         if (this.problem.kept && !isBetween(draft, f, at, take)) continue;
         const takes = [...flight.takes.slice(0, at), take, ...flight.takes.slice(at)];
         if (!this.couldFly(pack, timed.weather, takes)) continue;
-        const need = this.verdicts.need(pack.kind, timed.weather, takes);
+        const times = this.verdicts.times(pack.kind, timed.weather, takes);
         const isApart = !flight.takes.some(({ shotIndex }) => shotIndex === take.shotIndex);
-        const cost = need.touchdownS - timed.need.touchdownS + (isApart ? 20 : 0);
+        const cost = times.touchdownS - timed.times.touchdownS + (isApart ? 20 : 0);
         places.push({
           draft: draft.with(f, { pack: flight.pack, takes }),
           cost: cost * (0.8 + 0.4 * this.random()),
@@ -249,10 +250,15 @@ class Search {
     const warmC = Math.max(pack.startC, pack.waitingC);
     const kept = { charge: pack.startCharge, temperatureC: warmC, asKept: true };
     if (this.verdicts.fits(pack, kept, weather, takes)) return true;
-    if (this.problem.weathers.length > 1) return true;
-    if (this.problem.chargingPlaces.length === 0) return false;
     const full = { charge: 1, temperatureC: Math.max(warmC, warmAfterFlightC), asKept: false };
-    return this.verdicts.fits(pack, full, weather, takes);
+    const states = this.problem.chargingPlaces.length > 0 ? [kept, full] : [kept];
+    if (this.problem.weathers.length === 1)
+      return states.some((state) => this.verdicts.fits(pack, state, weather, takes));
+    return [weather, ...this.problem.weatherKnots].some((one) =>
+      states.some(
+        (state) => this.verdicts.hasWeather(one) && !this.verdicts.isHopeless(pack, state, one, takes),
+      ),
+    );
   }
 
   private ruined(draft: Draft): Draft {

@@ -23,6 +23,8 @@ const tries: Readonly<
   usual: { forTake: 8, least: 250, judged: 60 },
   long: { forTake: 300, least: 3000, judged: 600 },
 };
+/** A problem of more takes than that is tried less often the more there are, since each try costs more. */
+const manyTakes = 40;
 /** Rounds of finding that a flight is not sure when flown step by step, and seeking on without it. */
 const mostRounds = 12;
 /** By so much more a flight weighs that was found not to be sure. */
@@ -31,6 +33,18 @@ const handicap = 1.01;
 /** More placed, or as much with fewer take-offs: what is worth showing on the way. */
 function placesMore({ rank }: Found, { rank: shown }: Found): boolean {
   return isBetter(rank.slice(0, 3), shown.slice(0, 3));
+}
+
+/** In takes; weather that changes makes each flight twice the work. */
+export function weightOf({ takes, weathers }: Problem): number {
+  return takes.length * (weathers.length > 1 ? 2 : 1);
+}
+
+function triesFor(takes: number, effort: PlanEffort): number {
+  const { forTake, least } = tries[effort];
+  return takes <= manyTakes
+    ? Math.max(least, forTake * takes)
+    : Math.ceil((forTake * manyTakes ** 2) / takes);
 }
 
 function seedOf({ takes, packs }: Problem): number {
@@ -76,8 +90,7 @@ export class Planner {
     }
     const first = this.assured(firstPlan(this.verdicts));
     yield first;
-    const { forTake, least } = tries[this.effort];
-    const count = Math.max(least, forTake * this.problem.takes.length);
+    const count = triesFor(weightOf(this.problem), this.effort);
     let [shown, last] = [first, first];
     for (const better of improved(this.verdicts, first, count, seedOf(this.problem))) {
       last = better;

@@ -38,6 +38,13 @@ export function sizesOf({ work, out, home, between, bins }: Shares) {
   };
 }
 
+/** As many of these bins, the largest first, as hold so much together; all of them where even they do not. */
+export function binsToHold(rooms: readonly number[], size: number): number {
+  let [count, room] = [0, 0];
+  while (count < rooms.length && room < size - 1e-9) room += rooms[count++] as number;
+  return count;
+}
+
 /** Of takes that may share a flight, for as many flights as are given; from verdicts of all draws. */
 export function sharesOf(fine: Verdicts, takes: readonly Take[], flights: number): Shares {
   const { problem, draws } = fine;

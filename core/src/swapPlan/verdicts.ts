@@ -7,21 +7,10 @@ import type { Departure, Foreseen } from './exactFlight';
 import { Fleet, type PackState } from './fleet';
 import type { Pack, Problem, Take } from './problem';
 
-/** A sequence of takes as one flight, before it is known with which pack. */
-export interface Need {
-  /** Equivalent seconds until touch-down, after whichever take that is longest; by draw, last in the likeliest world. */
-  readonly wholeS: readonly number[];
-  /** Until its last take ends. */
-  readonly takenS: readonly number[];
-  /** In the likeliest world, from take-off: the takes themselves, and touch-down. */
+/** When what happens in a flight, in the likeliest world; from take-off: the takes themselves, and touch-down. */
+export interface Times {
   readonly takes: readonly { readonly beginS: number; readonly endS: number }[];
   readonly touchdownS: number;
-}
-
-/** Flights that begin alike, and what they go on with: by the index of the next take. */
-interface Begun {
-  readonly need: Need | null;
-  readonly next: Map<number, Begun & { readonly need: Need }>;
 }
 
 /** What a pack has for a flight, in equivalent seconds, by draw. */
@@ -56,15 +45,17 @@ const mostHeld = 3_000_000;
  */
 export class Verdicts {
   readonly fleet: Fleet;
-  private readonly flights: Map<string, EquivalentSeconds>;
-  private readonly needs: Map<number, Begun>;
-  private needsHeld = 0;
+  private readonly flights: Map<number, EquivalentSeconds>;
   private readonly capacities: Map<string, Capacity>;
   private readonly leasts: Map<string, number | null>;
   private readonly handicaps: Map<string, number>;
   private readonly flown: Map<string, boolean>;
   private readonly hovers: Map<number, readonly number[]>;
   private readonly mayFail: number;
+  /** The same of the likeliest world alone: times are its, and much of what is too long is so there already. */
+  private readonly likeliest: Verdicts;
+  /** The flight that is looked at. */
+  private readonly laid = new LaidOut();
 
   /** What is known of the flights of a problem is shared with one that differs only in its circumstances (`inCircumstances`). */
   constructor(
@@ -74,65 +65,26 @@ export class Verdicts {
   ) {
     this.fleet = known?.fleet ?? new Fleet(problem, draws);
     this.flights = known?.flights ?? new Map();
-    this.needs = known?.needs ?? new Map();
     this.capacities = known?.capacities ?? new Map();
     this.leasts = known?.leasts ?? new Map();
     this.handicaps = known?.handicaps ?? new Map();
     this.flown = known?.flown ?? new Map();
     this.hovers = known?.hovers ?? new Map();
+    this.likeliest = draws > 0 ? (known?.likeliest ?? new Verdicts(problem, 0)) : this;
     this.mayFail = Math.floor((1 - problem.confidence) * draws + 1e-9);
   }
 
-  need(kind: number, weather: number, takes: readonly Take[]): Need {
-    let begun = this.begun(kind * this.problem.weathers.length + weather);
-    let from: Take | null = null;
+  times(kind: number, weather: number, takes: readonly Take[]): Times {
+    const flight = this.likeliest.flightsOf(kind, weather);
+    const told: { beginS: number; endS: number }[] = [];
+    let [nowS, from]: [number, Take | null] = [0, null];
     for (const take of takes) {
-      let longer = begun.next.get(take.index);
-      if (!longer) {
-        longer = { need: this.longer(kind, weather, begun.need, from, take), next: new Map() };
-        begun.next.set(take.index, longer);
-        this.needsHeld++;
-      }
-      begun = longer;
+      const beginS = nowS + flight.out(from, take).durationS + take.setUpS;
+      nowS = beginS + take.shot.durationS;
+      told.push({ beginS, endS: nowS });
       from = take;
     }
-    return begun.need as Need;
-  }
-
-  private begun(key: number): Begun {
-    if (this.needsHeld * 2 * (this.draws + 1) > mostHeld) {
-      this.needs.clear();
-      this.needsHeld = 0;
-    }
-    const held = this.needs.get(key) ?? { need: null, next: new Map() };
-    this.needs.set(key, held);
-    return held;
-  }
-
-  private longer(kind: number, weather: number, before: Need | null, from: Take | null, take: Take): Need {
-    const flight = this.flightsOf(kind, weather);
-    const [out, work, home] = [flight.out(from, take), flight.work(take), flight.home(take)];
-    const size = this.draws + 1;
-    const [wholeS, takenS] = [new Array<number>(size), new Array<number>(size)];
-    for (let d = 0; d < size; d++) {
-      const taken =
-        (before ? (before.takenS[d] as number) : 0) +
-        (out.equivalents[d] as number) +
-        (work.equivalents[d] as number);
-      takenS[d] = taken;
-      wholeS[d] = Math.max(
-        before ? (before.wholeS[d] as number) : 0,
-        taken + (home.equivalents[d] as number),
-      );
-    }
-    const beginS = (before?.takes.at(-1)?.endS ?? 0) + out.durationS + take.setUpS;
-    const endS = beginS + take.shot.durationS;
-    return {
-      wholeS,
-      takenS,
-      takes: [...(before?.takes ?? []), { beginS, endS }],
-      touchdownS: endS + home.durationS,
-    };
+    return { takes: told, touchdownS: nowS + (from ? flight.home(from).durationS : 0) };
   }
 
   /** Whether the weather lets any flight of a kind be begun. */
@@ -143,9 +95,10 @@ export class Verdicts {
   fits(pack: Pack, state: PackState, weather: number, takes: readonly Take[]): boolean {
     const known = state.asKept ? this.flown.get(asKeptKey(pack, state, weather, takes)) : undefined;
     if (known !== undefined) return known;
-    const need = this.need(pack.kind, weather, takes);
+    if (this.isHopeless(pack, state, weather, takes)) return false;
     const capacity = this.capacity(pack, state, weather);
-    if (state.asKept && this.judge && this.outside(need, capacity, brim) === null) {
+    this.laid.lay(this.flightsOf(pack.kind, weather), takes);
+    if (state.asKept && this.judge && this.outside(capacity, brim) === null) {
       const judged = this.judge({ pack, state, weather, takes });
       if (judged !== null) {
         this.showed(judged, { pack, state, weather, takes }, 1);
@@ -154,7 +107,12 @@ export class Verdicts {
       this.judge = null;
     }
     const factor = this.handicaps.get(keyOf(pack.kind, weather, takes)) ?? 1;
-    return this.enough(need, capacity, factor);
+    return this.enough(capacity, factor);
+  }
+
+  /** Too long in the likeliest world already, beyond the brim; seen without a look at the draws. */
+  isHopeless(pack: Pack, state: PackState, weather: number, takes: readonly Take[]): boolean {
+    return this.likeliest.surely(pack, state, weather, takes) === false;
   }
 
   /** Who flies a flight step by step where sums cannot say; null once that was asked too often. */
@@ -168,33 +126,35 @@ export class Verdicts {
     takes: readonly Take[],
     within: Brim = brim,
   ): boolean | null {
-    return this.outside(this.need(pack.kind, weather, takes), this.capacity(pack, state, weather), within);
+    const capacity = this.capacity(pack, state, weather);
+    this.laid.lay(this.flightsOf(pack.kind, weather), takes);
+    return this.outside(capacity, within);
   }
 
   /** Which draws of a flight sums are sure of, and which are so near the reserve that they must be flown. */
   foreseen({ pack, state, weather, takes }: Departure): Foreseen {
-    const need = this.need(pack.kind, weather, takes);
     const capacity = this.capacity(pack, state, weather);
+    this.laid.lay(this.flightsOf(pack.kind, weather), takes);
     const open: number[] = [];
     let failed = 0;
     for (let d = 0; d < this.draws; d++) {
-      if (!isShort(need, capacity, d, 1 + brim.over)) continue;
-      if (isShort(need, capacity, d, 1 - brim.under)) failed++;
+      if (!this.laid.isShort(capacity, d, 1 + brim.over)) continue;
+      if (this.laid.isShort(capacity, d, 1 - brim.under)) failed++;
       else open.push(d);
     }
     return { failed, open };
   }
 
-  private outside(need: Need, capacity: Capacity, { over, under }: Brim): boolean | null {
-    if (this.enough(need, capacity, 1 + over)) return true;
-    return this.enough(need, capacity, 1 - under) ? null : false;
+  private outside(capacity: Capacity, { over, under }: Brim): boolean | null {
+    if (this.enough(capacity, 1 + over)) return true;
+    return this.enough(capacity, 1 - under) ? null : false;
   }
 
-  private enough(need: Need, capacity: Capacity, factor: number): boolean {
-    if (isShort(need, capacity, this.draws, factor)) return false;
+  private enough(capacity: Capacity, factor: number): boolean {
+    if (this.laid.isShort(capacity, this.draws, factor)) return false;
     let failed = 0;
     for (let d = 0; d < this.draws; d++)
-      if (isShort(need, capacity, d, factor) && ++failed > this.mayFail) return false;
+      if (this.laid.isShort(capacity, d, factor) && ++failed > this.mayFail) return false;
     return true;
   }
 
@@ -215,22 +175,24 @@ export class Verdicts {
     weather: number,
     takes: readonly Take[],
   ): number | null {
-    const need = this.need(pack.kind, weather, takes);
+    const full = { charge: 1, temperatureC, asKept: false };
+    if (this.isHopeless(pack, full, weather, takes)) return null;
     const factor = this.handicaps.get(keyOf(pack.kind, weather, takes)) ?? 1;
     const at = (node: number) =>
       this.drained(pack, { charge: atNode(node), temperatureC, asKept: false }, weather);
+    this.laid.lay(this.flightsOf(pack.kind, weather), takes);
     let [short, enough] = [0, Math.round(1 / chargeStep)];
-    if (!this.enough(need, at(enough), factor)) return null;
+    if (!this.enough(at(enough), factor)) return null;
     while (enough - short > 1) {
       const middle = (short + enough) >> 1;
-      if (this.enough(need, at(middle), factor)) enough = middle;
+      if (this.enough(at(middle), factor)) enough = middle;
       else short = middle;
     }
     const [low, high] = [at(short), at(enough)];
     let [from, to] = [0, 1];
     while ((to - from) * chargeStep > finestCharge) {
       const share = (from + to) / 2;
-      if (this.enough(need, between(low, high, share), factor)) to = share;
+      if (this.enough(between(low, high, share), factor)) to = share;
       else from = share;
     }
     return atNode(short) + to * chargeStep;
@@ -250,11 +212,9 @@ export class Verdicts {
 
   /** The likeliest equivalent seconds of a flight, as a share of what the pack has. */
   filled(pack: Pack, state: PackState, weather: number, takes: readonly Take[]): number {
-    const { wholeS } = this.need(pack.kind, weather, takes);
-    return (
-      (wholeS[this.draws] as number) /
-      (this.capacity(pack, state, weather).untilReserveS[this.draws] as number)
-    );
+    const { untilReserveS } = this.capacity(pack, state, weather);
+    this.laid.lay(this.flightsOf(pack.kind, weather), takes);
+    return this.laid.wholeS(this.draws) / (untilReserveS[this.draws] as number);
   }
 
   capacity(pack: Pack, state: PackState, weather: number): Capacity {
@@ -306,7 +266,7 @@ export class Verdicts {
   }
 
   flightsOf(kind: number, weather: number): EquivalentSeconds {
-    const key = `${kind} ${weather}`;
+    const key = kind * this.problem.weathers.length + weather;
     const held = this.flights.get(key);
     if (held) return held;
     const made = new EquivalentSeconds(this.fleet, kind, weather);
@@ -315,17 +275,45 @@ export class Verdicts {
   }
 }
 
-/** Whether a draw has too little for a flight, or takes beyond the half. */
-function isShort(
-  { wholeS, takenS }: Need,
-  { untilReserveS, untilHalfS }: Capacity,
-  draw: number,
-  factor: number,
-): boolean {
-  return (
-    !((wholeS[draw] as number) * factor <= (untilReserveS[draw] as number)) ||
-    !((takenS[draw] as number) * factor <= (untilHalfS[draw] as number))
-  );
+/** The stretches of one flight after the other, by draw; laid out anew for each flight, since millions are looked at. */
+class LaidOut {
+  private readonly outs: Float64Array[] = [];
+  private readonly works: Float64Array[] = [];
+  private readonly homes: Float64Array[] = [];
+  private count = 0;
+
+  lay(flight: EquivalentSeconds, takes: readonly Take[]): void {
+    let from: Take | null = null;
+    this.count = takes.length;
+    for (let i = 0; i < takes.length; i++) {
+      const take = takes[i] as Take;
+      this.outs[i] = flight.out(from, take).equivalents;
+      this.works[i] = flight.work(take).equivalents;
+      this.homes[i] = flight.home(take).equivalents;
+      from = take;
+    }
+  }
+
+  /** Whether a draw has too little for the way home after any take, or takes beyond the half. */
+  isShort({ untilReserveS, untilHalfS }: Capacity, draw: number, factor: number): boolean {
+    const mostS = (untilReserveS[draw] as number) / factor;
+    let takenS = 0;
+    for (let i = 0; i < this.count; i++) {
+      takenS += (this.outs[i]?.[draw] as number) + (this.works[i]?.[draw] as number);
+      if (!(takenS + (this.homes[i]?.[draw] as number) <= mostS)) return true;
+    }
+    return !(takenS * factor <= (untilHalfS[draw] as number));
+  }
+
+  /** Until touch-down, after whichever take that is longest. */
+  wholeS(draw: number): number {
+    let [takenS, wholeS] = [0, 0];
+    for (let i = 0; i < this.count; i++) {
+      takenS += (this.outs[i]?.[draw] as number) + (this.works[i]?.[draw] as number);
+      wholeS = Math.max(wholeS, takenS + (this.homes[i]?.[draw] as number));
+    }
+    return wholeS;
+  }
 }
 
 function keyOf(kind: number, weather: number, takes: readonly Take[]): string {
