@@ -215,3 +215,78 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   await page.getByRole('link', { name: 'Swap plan' }).click();
   await expect(title(page)).toContainText('take-off', { timeout: 30_000 });
 });
+
+test('a crew with two aircraft and another launch place: a swap in its parts, several shots changed at once, shots moved on the ground', async ({
+  app,
+  page,
+}) => {
+  test.slow();
+  await page.goto(`${app.url}/swap-plan`);
+  await page.getByRole('button', { name: 'Another shoot' }).click();
+  await addShot(page, 'Ewes at the gate', '6');
+  await addShot(page, 'Over the beck', '5');
+  const list = page.getByRole('complementary', { name: 'Shots and shoot' });
+  const shoot = async () =>
+    (await (await page.request.get(`${app.url}/api/v1/shoots`)).json()).items.find(
+      ({ shots }: { shots: { name: string }[] }) => shots[0]?.name === 'Ewes at the gate',
+    );
+
+  await page.getByRole('button', { name: 'Swap in parts, second aircraft, launch places' }).click();
+  await page.getByLabel('Landing', { exact: true }).fill('30');
+  await page.getByLabel('Changing the battery').fill('90');
+  await page.getByLabel('Waiting for satellites').fill('45');
+  await expect(page.getByLabel('Swap time')).toHaveValue('2:45');
+  await pick(page, 'Second aircraft', 'Nutcracker');
+  await expect(page.getByRole('checkbox', { name: /^Nutcracker 1/ })).toBeChecked();
+  await pick(page, /^Aircraft$/, 'Nutcracker');
+  await page.getByRole('button', { name: 'Add a launch place' }).click();
+  await page.getByRole('group', { name: 'Launch place 4' }).getByLabel('Name').fill('beck bridge');
+  await pick(page, 'Launch place', 'beck bridge');
+  await planned(page);
+  await expect(flights(page)).toHaveCount(2);
+  await expect(flights(page).filter({ hasText: 'Over the beck' })).toContainText('Nutcracker');
+  // From the yard to the bridge: packing up, a walk of 200 m at 1.2 m/s, and the swap.
+  const [first, second] = await flights(page).all();
+  const clockOf = async (row: Locator | undefined, column: number) => {
+    const [h = 0, m = 0, s = 0] = ((await row?.locator('td, th').nth(column).innerText()) ?? '')
+      .split(':')
+      .map(Number);
+    return (h * 60 + m) * 60 + s;
+  };
+  const between = (await clockOf(second, 0)) - (await clockOf(first, 5));
+  expect(between).toBeGreaterThanOrEqual(Math.floor(180 + 200 / 1.2 + 165));
+
+  await test.step('several at once, undone at once', async () => {
+    await page.getByRole('button', { name: 'Change several' }).click();
+    await page.getByRole('checkbox', { name: 'Change Ewes at the gate with others' }).check();
+    await page.getByRole('checkbox', { name: 'Change Over the beck with others' }).check();
+    const together = page.getByRole('group', { name: '2 shots together' });
+    await expect(together.getByRole('combobox', { name: 'Launch place' })).toHaveValue('they differ');
+    await together.getByRole('combobox', { name: 'Need' }).click();
+    await page.getByRole('option', { name: 'nice to have' }).click();
+    await together.getByLabel('Height').fill('45');
+    await saved(page);
+    expect((await shoot()).shots).toMatchObject([
+      { need: 'nice', heightM: 45, durationS: 360 },
+      { need: 'nice', heightM: 45, durationS: 300 },
+    ]);
+    await page.keyboard.press('Tab');
+    await page.getByRole('button', { name: 'Undo: height of 2 shots' }).click();
+    await page.getByRole('button', { name: 'Undo: need of 2 shots' }).click();
+    await saved(page);
+    expect((await shoot()).shots).toMatchObject([{ heightM: 30 }, { heightM: 30 }]);
+    await page.getByRole('button', { name: 'Done with several' }).click();
+  });
+
+  await test.step('on the ground, by arrow keys and by mouse', async () => {
+    const mark = list.getByRole('button', { name: /^On the ground: 1 Ewes at the gate/ });
+    await mark.focus();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowRight');
+    // From 100 m north 75 m to the east.
+    await expect(mark).toHaveAccessibleName(/, 125 m, 037°/);
+    await dragTo(page, mark, list.getByRole('button', { name: /^On the ground: 2 Over the beck/ }));
+    await expect(mark).not.toHaveAccessibleName(/, 125 m/);
+    await page.getByRole('button', { name: 'Undo: place of Ewes at the gate' }).click();
+    await expect(mark).toHaveAccessibleName(/, 125 m, 037°/);
+  });
+});

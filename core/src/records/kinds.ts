@@ -84,7 +84,12 @@ export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
     path: 'shoots',
     noun: 'shoot',
     nouns: 'shoots',
-    refersTo: { aircraftId: 'aircraft', dayId: 'days', batteryIds: 'batteries' },
+    refersTo: {
+      aircraftId: 'aircraft',
+      otherAircraftId: 'aircraft',
+      dayId: 'days',
+      batteryIds: 'batteries',
+    },
     calledBy: 'name',
   },
   liftOffs: {

@@ -12,7 +12,7 @@ import type { EstimateWithLedger } from '../estimate/estimate';
 import { estimateInFull, type FullEstimate } from '../estimate/full';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
 import type { Policy } from '../reserve/policy';
-import type { FlightLock, PlanOrder } from '../swapPlan/request';
+import type { FlightLock, Moving, PlanOrder, SwapTime } from '../swapPlan/request';
 import type { Shot } from '../swapPlan/shot';
 import type { TestQuestionCode } from '../testFlights/questions';
 import type { TestFlight } from '../testFlights/testFlight';
@@ -214,6 +214,12 @@ export interface ShootContent {
   /** What packs are charged with meanwhile; nothing where absent, and one that is no more is passed over. */
   readonly chargerIds?: readonly string[] | null;
   readonly coolingS?: number | null;
+  /** One that flies in turn with the first; batteries may then be of either. */
+  readonly otherAircraftId?: string | null;
+  /** What a swap is made of, where the pilot tells its parts; `swapTimeS` is their sum then. */
+  readonly swapParts?: SwapTime | null;
+  /** How the crew comes from one launch place to another, where it is not the usual way. */
+  readonly moving?: Moving | null;
   /** Flights that are flown with one battery, whatever else. */
   readonly locks?: readonly FlightLock[] | null;
   /** Shots that stay in the list and are not planned. */

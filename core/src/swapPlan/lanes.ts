@@ -31,8 +31,8 @@ export function lanesOf(
   });
 }
 
-/** No gauge shows less. */
-const sameCharge = 0.005;
+/** What was answered comes back to so much. */
+const sameCharge = 1e-6;
 
 /** One span after the other, without gap or overlap. */
 class LaneOfPack {

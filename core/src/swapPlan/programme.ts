@@ -9,6 +9,8 @@ const mostSequences = 120_000;
 const mostTakesFree = 13;
 const mostPacksKept = 14;
 const mostPacksShort = 8;
+/** Rounds of doing without flights that sums held for sure and that are not. */
+const mostRounds = 20;
 
 /** Weighs take-offs before torn takes before seconds, in one number. */
 const takeoffCost = 1e9;
@@ -23,14 +25,22 @@ export function bestOfAll(verdicts: Verdicts, fleet: Fleet): Draft | null {
   if (!isTimeless(problem)) return null;
   const sure = new Sure(verdicts, fleet);
   try {
-    const isShort = problem.takes.length <= mostTakesFree;
-    if (!problem.kept) return isShort ? bestPartition(sure) : null;
-    if (isShort && problem.packs.length <= mostPacksShort) return bestRising(sure);
-    return problem.packs.length <= mostPacksKept ? bestCuts(sure) : null;
+    for (let round = 0; round < mostRounds; round++) {
+      const best = bestBySums(sure, problem);
+      if (!best || sure.forbidden(best) === 0) return best;
+    }
+    return null;
   } catch (error) {
     if (error instanceof TooMuch) return null;
     throw error;
   }
+}
+
+function bestBySums(sure: Sure, { takes, packs, kept }: Problem): Draft | null {
+  const isShort = takes.length <= mostTakesFree;
+  if (!kept) return isShort ? bestPartition(sure) : null;
+  if (isShort && packs.length <= mostPacksShort) return bestRising(sure);
+  return packs.length <= mostPacksKept ? bestCuts(sure) : null;
 }
 
 /** All flights there are, for a bench. */
@@ -78,15 +88,30 @@ class Sure {
   }
 
   flies(pack: Pack, takes: readonly Take[]): boolean {
-    const key = `${this.alike[pack.index]} ${takes.map(({ index }) => index).join()}`;
+    const key = this.keyOf(pack, takes);
     const held = this.answers.get(key);
     if (held !== undefined) return held;
     if (++this.asked > mostSequences) throw new TooMuch();
-    const state = { charge: pack.startCharge, temperatureC: pack.startC, asKept: true };
+    const state = asKept(pack);
     const answer =
       this.verdicts.surely(pack, state, 0, takes) ?? this.flown({ pack, takes, weather: 0, state });
     this.answers.set(key, answer);
     return answer;
+  }
+
+  /** How many flights of a draft are not sure when flown in all draws; they are done without from then on. */
+  forbidden(draft: Draft): number {
+    const failing = draft.filter(({ pack: index, takes }) => {
+      const pack = this.verdicts.problem.packs[index] as Pack;
+      return !isSure(this.fleet, { pack, takes, weather: 0, state: asKept(pack) });
+    });
+    for (const { pack, takes } of failing)
+      this.answers.set(this.keyOf(this.verdicts.problem.packs[pack] as Pack, takes), false);
+    return failing.length;
+  }
+
+  private keyOf(pack: Pack, takes: readonly Take[]): string {
+    return `${this.alike[pack.index]} ${takes.map(({ index }) => index).join()}`;
   }
 
   private flown(departure: Departure): boolean {
@@ -100,6 +125,10 @@ class Sure {
     const seconds = this.verdicts.times(pack.kind, 0, takes).touchdownS + this.verdicts.problem.swapS;
     return takeoffCost + shots * tornCost + seconds;
   }
+}
+
+function asKept({ startCharge, startC }: Pack) {
+  return { charge: startCharge, temperatureC: startC, asKept: true };
 }
 
 /** The flights a pack can do: sets of takes as bits, each in its quickest order, with what it costs. */

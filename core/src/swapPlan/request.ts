@@ -61,6 +61,12 @@ export interface WeatherFrom extends Conditions {
   readonly at: string;
 }
 
+/** From one launch place to another: packing up, and then on foot or by car. */
+export interface Moving {
+  readonly speedMps?: number | null;
+  readonly packUpS?: number | null;
+}
+
 /** What a shoot is planned from. SI; times ISO 8601; distances and bearings of shots from their launch place. */
 export interface PlanRequest {
   readonly startAt: string;
@@ -74,7 +80,7 @@ export interface PlanRequest {
   /** Rest before a flown pack is charged. */
   readonly coolingS?: number | null;
   readonly launchPlaces?: readonly LaunchPlace[] | null;
-  readonly moving?: { readonly speedMps?: number | null; readonly packUpS?: number | null } | null;
+  readonly moving?: Moving | null;
   readonly swap: SwapTime;
   readonly shots: readonly Shot[];
   readonly locks?: readonly FlightLock[] | null;

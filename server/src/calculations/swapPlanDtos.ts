@@ -13,14 +13,13 @@ import {
   planRanges,
   positionRanges,
   ranges,
-  type SwapTime,
   shotRanges,
   type TakeOfPlan,
   type WeatherFrom,
 } from '@acorn-tally/core';
 import { FitDto } from '../dtos/fit';
 import { AircraftSpecDto, CoordinatesDto, PackDto, PolicyDto, WeatherDto } from '../dtos/parts';
-import { FlightLockDto, LaunchPlaceDto, ShotDto } from '../dtos/records';
+import { FlightLockDto, LaunchPlaceDto, MovingDto, ShotDto, SwapTimeDto } from '../dtos/records';
 import { InRange, Instant, Name, OneOf, Part, Text } from '../http/fields';
 
 /** The body of POST /swap-plans, as the contract names it. */
@@ -49,18 +48,6 @@ export class PlanChargerDto implements PlanCharger {
   @InRange(planRanges.handlingS, optional) handlingS?: number | null;
   @Instant(optional) fromAt?: string | null;
   @Instant(optional) untilAt?: string | null;
-}
-
-export class MovingDto {
-  @InRange(planRanges.speedMps, optional) speedMps?: number | null;
-  @InRange(planRanges.packUpS, optional) packUpS?: number | null;
-}
-
-export class SwapTimeDto implements SwapTime {
-  @InRange(planRanges.landToLiftOffS, optional) landToLiftOffS?: number | null;
-  @InRange(planRanges.landS, optional) landS?: number | null;
-  @InRange(planRanges.changeS, optional) changeS?: number | null;
-  @InRange(planRanges.satellitesS, optional) satellitesS?: number | null;
 }
 
 export class WeatherFromDto extends WeatherDto implements WeatherFrom {

@@ -33,6 +33,7 @@ import {
   lightWishes,
   logSourceRanges,
   type Mode,
+  type Moving,
   mostBatteriesOfShoot,
   mostChargeMarks,
   mostCheckpoints,
@@ -58,6 +59,7 @@ import {
   type ShotPin,
   type SignKind,
   type Style,
+  type SwapTime,
   shootRanges,
   shotNeeds,
   shotRanges,
@@ -301,6 +303,18 @@ export class FlightLockDto implements FlightLock {
   @Text() batteryId: string;
 }
 
+export class MovingDto implements Moving {
+  @InRange(planRanges.speedMps, optional) speedMps?: number | null;
+  @InRange(planRanges.packUpS, optional) packUpS?: number | null;
+}
+
+export class SwapTimeDto implements SwapTime {
+  @InRange(planRanges.landToLiftOffS, optional) landToLiftOffS?: number | null;
+  @InRange(planRanges.landS, optional) landS?: number | null;
+  @InRange(planRanges.changeS, optional) changeS?: number | null;
+  @InRange(planRanges.satellitesS, optional) satellitesS?: number | null;
+}
+
 export class ShootDto implements ShootContent {
   @Name('Name of the shoot') name: string;
   @Id() aircraftId: string;
@@ -314,6 +328,9 @@ export class ShootDto implements ShootContent {
   @OneOf(planOrders, optional) order?: PlanOrder | null;
   @Ids(mostPlanned.chargers, optional) chargerIds?: string[] | null;
   @InRange(planRanges.coolingS, optional) coolingS?: number | null;
+  @Id(optional) otherAircraftId?: string | null;
+  @Part(() => SwapTimeDto, optional) swapParts?: SwapTimeDto | null;
+  @Part(() => MovingDto, optional) moving?: MovingDto | null;
   @Part(() => FlightLockDto, { most: mostPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
   @Texts(mostShots, optional) leftOutIds?: string[] | null;
 }

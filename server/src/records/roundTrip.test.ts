@@ -7,6 +7,7 @@ import {
   keptPlaces,
   launchPlaceRanges,
   logSourceRanges,
+  planRanges,
   type Quantity,
   ranges,
   shootRanges,
@@ -131,6 +132,14 @@ const contents: Record<string, fc.Arbitrary<object>> = {
       name: text,
       startsAt: instant,
       swapTimeS: of(shootRanges.swapTimeS),
+      swapParts: fc.option(
+        fc.record({
+          landS: of(planRanges.landS),
+          changeS: of(planRanges.changeS),
+          satellitesS: of(planRanges.satellitesS),
+        }),
+      ),
+      moving: fc.option(fc.record({ speedMps: of(planRanges.speedMps), packUpS: of(planRanges.packUpS) })),
       shots: fc.array(
         fc.record({
           id: fc.uuid(),

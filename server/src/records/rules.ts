@@ -29,13 +29,14 @@ const rules: { readonly [K in Kind]?: Rule<K> } = {
   batteries: staysWithItsUsers,
   testFlights: async (content, reader, stores) => {
     requireWholeTest(content);
-    await requireOwn(reader, stores, content.aircraftId, [content.batteryId], 'batteryId');
+    await requireOwn(reader, stores, [content.aircraftId], [content.batteryId], 'batteryId');
   },
   timedCharges: rising,
   fits: wholeFit,
   shoots: async (content, reader, stores) => {
     keepsReserve(content);
-    await requireOwn(reader, stores, content.aircraftId, content.batteryIds, 'batteryIds');
+    const aircraft = [content.aircraftId, content.otherAircraftId];
+    await requireOwn(reader, stores, aircraft, content.batteryIds, 'batteryIds');
   },
 };
 
@@ -94,12 +95,12 @@ async function staysWithItsUsers(
 async function requireOwn(
   reader: Reader,
   stores: Stores,
-  aircraftId: string,
+  aircraftIds: readonly (string | null | undefined)[],
   ids: readonly string[],
   field: string,
 ): Promise<void> {
   const batteries = await stores.of('batteries').getMany(reader, ids);
-  const own = new Set(batteries.filter((one) => one.aircraftId === aircraftId).map(({ id }) => id));
+  const own = new Set(batteries.filter((one) => aircraftIds.includes(one.aircraftId)).map(({ id }) => id));
   const strange = ids.filter((id) => !own.has(id));
   if (strange.length > 0) throw new NothingThere(field, strange, 'This aircraft has no such battery.');
 }

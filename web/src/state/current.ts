@@ -34,6 +34,18 @@ export function useBatteriesOf(aircraftId: string | undefined): readonly Battery
   );
 }
 
+/** Those of a shoot: of its aircraft, and of the one that flies in turn with it. */
+export function useBatteriesOfShoot({
+  aircraftId,
+  otherAircraftId,
+}: Pick<ShootRecord, 'aircraftId' | 'otherAircraftId'>): readonly BatteryRecord[] {
+  const batteries = useRecords((state) => state.batteries);
+  return useMemo(
+    () => [aircraftId, otherAircraftId].flatMap((id) => batteries.filter((one) => one.aircraftId === id)),
+    [batteries, aircraftId, otherAircraftId],
+  );
+}
+
 /** Those of them that are flown: neither retired nor damaged. */
 export function useFlownBatteriesOf(aircraftId: string | undefined): readonly BatteryRecord[] {
   const batteries = useBatteriesOf(aircraftId);

@@ -2,7 +2,7 @@ import { type FlightOfPlan, minutesAndSeconds, type ShootRecord } from '@acorn-t
 import { ChoiceField } from '../fields/ChoiceField';
 import { percent, turnBackPercent } from '../fields/percent';
 import { useRecords } from '../records/records';
-import { useBatteriesOf } from '../state/current';
+import { useBatteriesOfShoot } from '../state/current';
 import { useWriter } from '../state/units';
 import styles from './FlightDetail.module.css';
 import type { Names } from './Lanes';
@@ -19,7 +19,7 @@ const anyBattery = 'any';
 export function FlightDetail({ flight, shoot, names }: Props) {
   const { write } = useWriter();
   const edit = useRecords((state) => state.edit);
-  const batteries = useBatteriesOf(shoot.aircraftId).filter(({ id }) => shoot.batteryIds.includes(id));
+  const batteries = useBatteriesOfShoot(shoot).filter(({ id }) => shoot.batteryIds.includes(id));
   const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
   const lastsS = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 1000;
   const lock = shoot.locks?.find(({ flightNumber }) => flightNumber === flight.number);

@@ -1,37 +1,35 @@
-import type { AircraftRecord, Outlook, PlanRequest, WhatHelps } from '@acorn-tally/core';
+import type { Outlook, PlanRequest, WhatHelps } from '@acorn-tally/core';
 import { Button, Loader, Table } from '@mantine/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Say } from '../fields/Say';
 import { LinkButton } from '../parts/LinkButton';
 import { Section } from '../parts/Section';
 import { Warning } from '../parts/Warning';
-import { beliefAbout } from '../state/belief';
 import { helpsFor } from '../workers/usePlanner';
 import styles from './Helps.module.css';
 import type { Names } from './Lanes';
 import { counted } from './planWords';
+import { useKnown } from './useShooting';
 
 interface Props {
   readonly request: PlanRequest;
-  readonly aircraft: AircraftRecord;
   readonly names: Names;
 }
 
 /** What would help: another start, a charger or a battery more, warm packs, another launch place; each tried when it is asked for. */
-export function Helps({ request, aircraft, names }: Props) {
+export function Helps({ request, names }: Props) {
   const [asked, setAsked] = useState<PlanRequest | null>(null);
   const [helps, setHelps] = useState<WhatHelps | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const { known } = beliefAbout(aircraft);
-  const beliefs = useMemo(() => ({ [aircraft.id]: known }), [aircraft.id, known]);
+  const known = useKnown(request);
   useEffect(() => {
     setHelps(null);
     setTrouble(null);
     if (asked !== request) return;
     const wanted = new AbortController();
-    helpsFor(request, beliefs, wanted.signal).then(setHelps, (error: Error) => setTrouble(error.message));
+    helpsFor(request, known, wanted.signal).then(setHelps, (error: Error) => setTrouble(error.message));
     return () => wanted.abort();
-  }, [asked, request, beliefs]);
+  }, [asked, request, known]);
   const isTrying = asked === request && !helps && !trouble;
   return (
     <Section title="What would help" className={styles.helps}>

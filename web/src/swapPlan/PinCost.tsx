@@ -1,19 +1,18 @@
-import type { AircraftRecord, PlanRequest, SwapPlan } from '@acorn-tally/core';
+import type { PlanRequest, SwapPlan } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { Note } from '../parts/Note';
-import { beliefAbout } from '../state/belief';
 import { usePlanner } from '../workers/usePlanner';
 import { counted } from './planWords';
+import { useKnown } from './useShooting';
 
 interface Props {
   readonly plan: SwapPlan;
   readonly request: PlanRequest;
-  readonly aircraft: AircraftRecord;
   readonly whole: boolean;
 }
 
 /** What pins and kept batteries cost: the same shoot planned without them. */
-export function PinCost({ plan, request, aircraft, whole }: Props) {
+export function PinCost({ plan, request, whole }: Props) {
   const isPinned = request.shots.some(({ pin }) => pin) || (request.locks ?? []).length > 0;
   const free = useMemo(
     () =>
@@ -22,9 +21,7 @@ export function PinCost({ plan, request, aircraft, whole }: Props) {
         : null,
     [request, isPinned, whole],
   );
-  const { known } = beliefAbout(aircraft);
-  const beliefs = useMemo(() => ({ [aircraft.id]: known }), [aircraft.id, known]);
-  const without = usePlanner(free, beliefs, 'best');
+  const without = usePlanner(free, useKnown(request), 'best');
   if (!free || !without.plan || !without.fresh || without.seeking) return null;
   return <Note status>What you pinned costs {costInWords(plan, without.plan)}.</Note>;
 }

@@ -13,12 +13,12 @@ import { Button, Table } from '@mantine/core';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Empty } from '../parts/Empty';
-import { useRecords } from '../records/records';
 import { clockAt } from '../state/clock';
-import { useAircraft, useBatteriesOf, useConditionsOf, useLaunchPlaces, useShoot } from '../state/current';
+import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
 import styles from './PlanCard.module.css';
 import { usePlan } from './usePlan';
+import { useShooting } from './useShooting';
 
 /** One page to print: what is flown when, with which battery, where to turn back, and room to write what was left. */
 export function PlanCard() {
@@ -33,27 +33,17 @@ export function PlanCard() {
         </Empty>
       </main>
     );
-  return <CardOf aircraft={aircraft} shoot={shoot} conditions={conditions} />;
+  return <CardOf shoot={shoot} conditions={conditions} />;
 }
 
 interface Props {
-  readonly aircraft: AircraftRecord;
   readonly shoot: ShootRecord;
   readonly conditions: DayAtPlace;
 }
 
-function CardOf({ aircraft, shoot, conditions }: Props) {
-  const batteries = useBatteriesOf(aircraft.id);
-  const chargers = useRecords((state) => state.chargers);
-  const launchPlaces = useLaunchPlaces(conditions.placeId);
-  const { plan, request, seeking } = usePlan({
-    shoot,
-    aircraft,
-    batteries,
-    chargers,
-    conditions,
-    launchPlaces,
-  });
+function CardOf({ shoot, conditions }: Props) {
+  const shooting = useShooting(shoot, conditions);
+  const { plan, request, seeking } = usePlan(shooting);
   // Only the last plan is printed: what stands on the screen next to it must say the same.
   if (!plan || seeking)
     return (
@@ -63,12 +53,15 @@ function CardOf({ aircraft, shoot, conditions }: Props) {
         </Empty>
       </main>
     );
-  return <Sheet plan={plan} request={request} aircraft={aircraft} shoot={shoot} conditions={conditions} />;
+  return (
+    <Sheet plan={plan} request={request} aircraft={shooting.aircraft} shoot={shoot} conditions={conditions} />
+  );
 }
 
 interface SheetProps extends Props {
   readonly plan: SwapPlan;
   readonly request: PlanRequest;
+  readonly aircraft: readonly AircraftRecord[];
 }
 
 function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
@@ -79,7 +72,6 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
   const labelOf = (id: string) => request.batteries.find((battery) => battery.id === id)?.label ?? '';
   const placeOf = (id: string | null) => request.launchPlaces?.find((place) => place.id === id)?.name ?? '';
   const reserve = percent(shoot.policy.reserveCharge ?? usualReserveCharge);
-  const returnHeightM = aircraft.flight.returnHeightM ?? usualReturnHeightM;
   const swapped = (flight: FlightOfPlan, i: number) => {
     const next = plan.flights[i + 1];
     return next ? (Date.parse(next.takeoffAt) - Date.parse(flight.touchdownAt)) / 1000 : null;
@@ -91,9 +83,14 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
       </div>
       <h1>{shoot.name}</h1>
       <p>
-        {conditions.place}, {clock.format(shoot.startsAt, 'ddd D MMM YYYY')} · {aircraft.name} · return height{' '}
-        {write('distance', returnHeightM)} · touch down with {reserve} · swap{' '}
-        {minutesAndSeconds(shoot.swapTimeS)} min
+        {conditions.place}, {clock.format(shoot.startsAt, 'ddd D MMM YYYY')} ·{' '}
+        {aircraft
+          .map(
+            ({ name, flight }) =>
+              `${name}, return height ${write('distance', flight.returnHeightM ?? usualReturnHeightM)}`,
+          )
+          .join(' · ')}{' '}
+        · touch down with {reserve} · swap {minutesAndSeconds(shoot.swapTimeS)} min
       </p>
       <Table>
         <Table.Thead>

@@ -15,15 +15,18 @@ import {
   usualReserveCharge,
 } from '@acorn-tally/core';
 import { Checkbox } from '@mantine/core';
+import { useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { MomentField } from '../fields/MomentField';
 import { percent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
+import { LinkButton } from '../parts/LinkButton';
 import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
+import { CrewSettings } from './CrewSettings';
 import styles from './PlanSettings.module.css';
 import { duskAfter } from './planRequest';
 import { WhichShoot } from './WhichShoot';
@@ -44,6 +47,7 @@ const schools: readonly { value: PolicyKind; label: string }[] = [
 export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
   const chargers = useRecords((state) => state.chargers);
+  const [isOpen, setOpen] = useState(false);
   const clock = clockAt(conditions);
   const change = (part: Partial<ShootRecord>, label: string) => edit('shoots', shoot.id, part, label);
   const dusk = duskAfter(shoot.startsAt, conditions);
@@ -103,7 +107,7 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
           stacked
           quantity={shootRanges.swapTimeS}
           value={shoot.swapTimeS}
-          onChange={(swapTimeS) => change({ swapTimeS }, 'swap time')}
+          onChange={(swapTimeS) => change({ swapTimeS, swapParts: null }, 'swap time')}
         />
       </div>
       <div className={styles.choice}>
@@ -163,8 +167,12 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
         </Checkbox.Group>
       )}
       <div className={styles.which}>
+        <LinkButton expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          {isOpen ? 'Fewer settings' : 'Swap in parts, second aircraft, launch places'}
+        </LinkButton>
         <WhichShoot aircraft={aircraft} shoot={shoot} conditions={conditions} />
       </div>
+      {isOpen && <CrewSettings aircraft={aircraft} shoot={shoot} conditions={conditions} />}
     </section>
   );
 }

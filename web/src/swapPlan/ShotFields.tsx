@@ -16,7 +16,7 @@ import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { IconButton } from '../parts/IconButton';
 import { clockAt } from '../state/clock';
-import { useBatteriesOf, useConditionsOf, useLaunchPlaces } from '../state/current';
+import { useBatteriesOfShoot, useConditionsOf, useFleet, useLaunchPlaces } from '../state/current';
 import { homePlaceId } from './planRequest';
 import styles from './ShotFields.module.css';
 import { lightNames } from './shotWords';
@@ -39,8 +39,9 @@ export function ShotFields(props: ShotFieldsProps) {
   const { shot, shoot, isLeftOut, onChange, onMove, onRemove, onCopy, onLeaveOut } = props;
   const conditions = useConditionsOf(shoot);
   const clock = clockAt(conditions);
-  const batteries = useBatteriesOf(shoot.aircraftId).filter(({ id }) => shoot.batteryIds.includes(id));
+  const batteries = useBatteriesOfShoot(shoot).filter(({ id }) => shoot.batteryIds.includes(id));
   const places = useLaunchPlaces(conditions?.placeId);
+  const crafts = useFleet().filter(({ id }) => id === shoot.aircraftId || id === shoot.otherAircraftId);
   const others = shoot.shots.filter(({ id }) => id !== shot.id);
   const moment = (at: string | null | undefined) => (at ? clock.field(at) : '');
   const pin = (part: NonNullable<Shot['pin']>, what: string) => {
@@ -135,6 +136,17 @@ export function ShotFields(props: ShotFieldsProps) {
         ]}
         onChange={(id) => onChange({ after: id === none ? null : [id] }, 'what it comes after')}
       />
+      {crafts.length > 1 && (
+        <ChoiceField
+          label="Aircraft"
+          value={crafts.some(({ id }) => id === shot.aircraftId) ? (shot.aircraftId as string) : none}
+          options={[
+            { value: none, label: 'any' },
+            ...crafts.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          onChange={(id) => onChange({ aircraftId: id === none ? null : id }, 'aircraft')}
+        />
+      )}
       {places.length > 0 && (
         <ChoiceField
           label="Launch place"

@@ -17,9 +17,11 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { ActionIcon, UnstyledButton } from '@mantine/core';
+import { ActionIcon, Checkbox, UnstyledButton } from '@mantine/core';
 import { IconGripVertical } from '@tabler/icons-react';
+import { useState } from 'react';
 import { Chosen } from '../parts/Desk';
+import { Fields } from '../parts/Fields';
 import { LinkButton } from '../parts/LinkButton';
 import { comesOrGoes, type How } from '../records/history';
 import { useRecords } from '../records/records';
@@ -27,6 +29,7 @@ import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useConditionsOf } from '../state/current';
 import { useWriter } from '../state/units';
+import { SeveralShots } from './SeveralShots';
 import { ShotFields, type ShotFieldsProps } from './ShotFields';
 import { ShotFiles } from './ShotFiles';
 import styles from './ShotList.module.css';
@@ -73,11 +76,15 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
     );
     setOpenId(other.id);
   };
-  const leaveOut = ({ id, name }: Shot, out: boolean) => {
-    const others = (shoot.leftOutIds ?? []).filter((one) => one !== id);
-    const label = out ? `leaving out ${name}` : `planning ${name} again`;
-    edit('shoots', shoot.id, { leftOutIds: out ? [...others, id] : others }, label, { apart: true });
+  const leaveOut = (ids: readonly string[], what: string, out: boolean) => {
+    const others = (shoot.leftOutIds ?? []).filter((one) => !ids.includes(one));
+    const label = out ? `leaving out ${what}` : `planning ${what} again`;
+    edit('shoots', shoot.id, { leftOutIds: out ? [...others, ...ids] : others }, label, { apart: true });
   };
+  /** Shots that are changed together; null while they are changed one by one. */
+  const [pickedIds, setPicked] = useState<readonly string[] | null>(null);
+  const picked = shots.filter(({ id }) => pickedIds?.includes(id));
+  const several = `${picked.length} shots`;
   return (
     <Chosen title={shoot.order === 'free' ? 'Shots, in any order' : 'Shots, in your order'}>
       <DndContext
@@ -104,7 +111,14 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
                 }
                 onMove={(step) => move(index, index + step)}
                 onCopy={() => copy(shot)}
-                onLeaveOut={(out) => leaveOut(shot, out)}
+                onLeaveOut={(out) => leaveOut([shot.id], shot.name, out)}
+                picked={pickedIds === null ? null : pickedIds.includes(shot.id)}
+                onPick={(is) =>
+                  setPicked((now) => [
+                    ...(now ?? []).filter((id) => id !== shot.id),
+                    ...(is ? [shot.id] : []),
+                  ])
+                }
                 onRemove={() =>
                   setShots(
                     (now) => now.filter((other) => other.id !== shot.id),
@@ -117,7 +131,39 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
           </ol>
         </SortableContext>
       </DndContext>
+      {pickedIds && (
+        <Fields label={`${several} together`}>
+          {picked.length === 0 ? (
+            <p>Tick the shots to change together.</p>
+          ) : (
+            <SeveralShots
+              shots={picked}
+              shoot={shoot}
+              onChange={(part, what) =>
+                setShots(
+                  (now) => now.map((one) => (pickedIds.includes(one.id) ? { ...one, ...part } : one)),
+                  `${what} of ${several}`,
+                )
+              }
+              onLeaveOut={(out) => leaveOut(pickedIds, several, out)}
+              onRemove={() => {
+                setShots(
+                  (now) => now.filter(({ id }) => !pickedIds.includes(id)),
+                  `removing ${several}`,
+                  comesOrGoes,
+                );
+                setPicked(null);
+              }}
+            />
+          )}
+        </Fields>
+      )}
       <div className={styles.adding}>
+        {shots.length > 1 && (
+          <LinkButton expanded={pickedIds !== null} onClick={() => setPicked(pickedIds ? null : [])}>
+            {pickedIds ? 'Done with several' : 'Change several'}
+          </LinkButton>
+        )}
         <LinkButton onClick={addShot}>Add a shot</LinkButton>
         <ShotFiles shoot={shoot} />
       </div>
@@ -156,9 +202,12 @@ interface ItemProps extends Omit<ShotFieldsProps, 'isLeftOut'> {
   readonly number: number;
   readonly open: boolean;
   readonly onToggle: () => void;
+  /** Whether it is among those that are changed together; null while none are. */
+  readonly picked: boolean | null;
+  readonly onPick: (picked: boolean) => void;
 }
 
-function ShotItem({ shot, shoot, number, open, onToggle, ...does }: ItemProps) {
+function ShotItem({ shot, shoot, number, open, onToggle, picked, onPick, ...does }: ItemProps) {
   const { onChange, onMove, onRemove, onCopy, onLeaveOut } = does;
   const isLeftOut = shoot.leftOutIds?.includes(shot.id) ?? false;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
@@ -174,15 +223,24 @@ function ShotItem({ shot, shoot, number, open, onToggle, ...does }: ItemProps) {
       data-left-out={isLeftOut || undefined}
     >
       <div className={styles.line}>
-        <ActionIcon
-          className={styles.grip}
-          ref={setActivatorNodeRef}
-          {...attributes}
-          {...listeners}
-          aria-label={`Move ${shot.name}`}
-        >
-          <IconGripVertical size={16} aria-hidden />
-        </ActionIcon>
+        {picked === null ? (
+          <ActionIcon
+            className={styles.grip}
+            ref={setActivatorNodeRef}
+            {...attributes}
+            {...listeners}
+            aria-label={`Move ${shot.name}`}
+          >
+            <IconGripVertical size={16} aria-hidden />
+          </ActionIcon>
+        ) : (
+          <Checkbox
+            className={styles.pick}
+            aria-label={`Change ${shot.name} with others`}
+            checked={picked}
+            onChange={(event) => onPick(event.currentTarget.checked)}
+          />
+        )}
         <UnstyledButton className={styles.open} aria-expanded={open} onClick={onToggle}>
           <span>
             <b>

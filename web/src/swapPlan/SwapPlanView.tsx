@@ -25,11 +25,10 @@ import { useChosen } from '../state/chosen';
 import { type Clock, clockAt } from '../state/clock';
 import {
   useAircraft,
-  useBatteriesOf,
+  useBatteriesOfShoot,
   useConditionsOf,
   useDay,
   useFleet,
-  useLaunchPlaces,
   useShoot,
 } from '../state/current';
 import { Cards } from './Cards';
@@ -43,10 +42,12 @@ import { PlanFiles } from './PlanFiles';
 import { PlanSettings } from './PlanSettings';
 import { planHeadline, provedInWords } from './planWords';
 import { ShotList } from './ShotList';
+import { SiteDrawing } from './SiteDrawing';
 import styles from './SwapPlanView.module.css';
 import { splitShot } from './split';
 import { useBeginShoot } from './useBeginShoot';
 import { usePlan } from './usePlan';
+import { useShooting } from './useShooting';
 
 /** Which shots go on which battery, and when: take-off, turn back, touch down, swap, and what charges meanwhile. */
 export function SwapPlanView() {
@@ -104,7 +105,7 @@ interface DeskProps {
 }
 
 function ShootDesk({ aircraft, shoot, conditions }: DeskProps) {
-  const batteries = useBatteriesOf(shoot.aircraftId);
+  const batteries = useBatteriesOfShoot(shoot);
   const isPhone = usePhone();
   const settings = (
     <PlanSettings aircraft={aircraft} shoot={shoot} batteries={batteries} conditions={conditions} />
@@ -115,27 +116,27 @@ function ShootDesk({ aircraft, shoot, conditions }: DeskProps) {
       aside={
         <>
           <ShotList shoot={shoot} />
+          <SiteDrawing shoot={shoot} conditions={conditions} />
           {isPhone && settings}
         </>
       }
     >
-      <PlanMain shoot={shoot} aircraft={aircraft} batteries={batteries} conditions={conditions}>
+      <PlanMain shoot={shoot} batteries={batteries} conditions={conditions}>
         {!isPhone && settings}
       </PlanMain>
     </Desk>
   );
 }
 
-interface MainProps extends DeskProps {
+interface MainProps extends Omit<DeskProps, 'aircraft'> {
   readonly batteries: readonly BatteryRecord[];
   /** Between the answer and the plan. */
   readonly children: ReactNode;
 }
 
-function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProps) {
-  const chargers = useRecords((state) => state.chargers);
-  const launchPlaces = useLaunchPlaces(conditions.placeId);
-  const shooting = { shoot, aircraft, batteries, chargers, conditions, launchPlaces };
+function PlanMain({ shoot, batteries, conditions, children }: MainProps) {
+  const shooting = useShooting(shoot, conditions);
+  const { chargers } = shooting;
   const now = usePlan(shooting);
   const { plan, refusal, request, seeking, trouble } = now;
   const clock = useMemo(() => clockAt(conditions), [conditions]);
@@ -159,7 +160,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProp
           plan && provedInWords(plan),
           plan && plan.figures.takeoffs > 0 && heldInWords(shoot),
           shoot.name,
-          `${aircraft.name}, ${trustInWords(aircraft)}`,
+          ...shooting.aircraft.map((one) => `${one.name}, ${trustInWords(one)}`),
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -177,16 +178,7 @@ function PlanMain({ shoot, aircraft, batteries, conditions, children }: MainProp
       )}
       <OtherDay conditions={conditions} />
       {children}
-      {plan && (
-        <Flights
-          plan={plan}
-          now={now}
-          shoot={shoot}
-          names={names}
-          aircraft={aircraft}
-          conditions={conditions}
-        />
-      )}
+      {plan && <Flights plan={plan} now={now} shoot={shoot} names={names} conditions={conditions} />}
     </>
   );
 }
@@ -226,13 +218,13 @@ function namesOf(
   };
 }
 
-interface FlightsProps extends DeskProps {
+interface FlightsProps extends Omit<DeskProps, 'aircraft'> {
   readonly plan: SwapPlan;
   readonly now: ReturnType<typeof usePlan>;
   readonly names: Names;
 }
 
-function Flights({ plan, now, shoot, names, aircraft, conditions }: FlightsProps) {
+function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
   const [openNumber, setOpenNumber] = useState<number | null>(null);
   const edit = useRecords((state) => state.edit);
   const { request } = now;
@@ -260,7 +252,7 @@ function Flights({ plan, now, shoot, names, aircraft, conditions }: FlightsProps
             openNumber={openNumber}
             onOpen={(number) => setOpenNumber(number === openNumber ? null : number)}
           />
-          <PinCost plan={plan} request={request} aircraft={aircraft} whole={now.whole} />
+          <PinCost plan={plan} request={request} whole={now.whole} />
           <FlightsTable
             plan={plan}
             shoot={shoot}
@@ -272,7 +264,7 @@ function Flights({ plan, now, shoot, names, aircraft, conditions }: FlightsProps
         </>
       )}
       <Cards plan={plan} request={request} shoot={shoot} names={names} whole={now.whole} onSplit={split} />
-      {request.shots.length > 0 && now.whole && <Helps request={request} aircraft={aircraft} names={names} />}
+      {request.shots.length > 0 && now.whole && <Helps request={request} names={names} />}
       {plan.flights.length > 0 && (
         <PlanFiles plan={plan} request={request} shoot={shoot} conditions={conditions} />
       )}

@@ -19,7 +19,8 @@ import { fromHome } from '../state/home';
 /** What a plan of a shoot is made from. */
 export interface Shooting {
   readonly shoot: ShootRecord;
-  readonly aircraft: AircraftRecord;
+  /** The first, and the one that flies in turn with it. */
+  readonly aircraft: readonly AircraftRecord[];
   readonly batteries: readonly BatteryRecord[];
   readonly chargers: readonly ChargerRecord[];
   readonly conditions: DayAtPlace;
@@ -36,28 +37,28 @@ export function planRequestFor(shooting: Shooting): PlanRequest {
   const isThere = (id: string | null | undefined) => places.some((place) => place.id === id);
   const shots = shotsOf(shoot).map((shot) => {
     const launchPlaceId = isThere(shot.launchPlaceId) ? shot.launchPlaceId : null;
+    const aircraftId = aircraft.some(({ id }) => id === shot.aircraftId) ? shot.aircraftId : null;
     return launchPlaceId
-      ? { ...shot, launchPlaceId }
-      : { ...fromHome(conditions, shot), launchPlaceId: null };
+      ? { ...shot, aircraftId, launchPlaceId }
+      : { ...fromHome(conditions, shot), aircraftId, launchPlaceId: null };
   });
   const batteries = batteriesOf(shooting);
   return {
     startAt: shoot.startsAt,
     endAt: shoot.endsAt ?? duskAfter(shoot.startsAt, conditions),
     order: shoot.order ?? 'kept',
-    aircraft: [
-      {
-        id: aircraft.id,
-        spec: aircraft.spec,
-        returnHeightM: aircraft.flight.returnHeightM ?? null,
-        recordingLoadW: aircraft.flight.recordingLoadW ?? null,
-      },
-    ],
+    aircraft: aircraft.map(({ id, spec, flight }) => ({
+      id,
+      spec,
+      returnHeightM: flight.returnHeightM ?? null,
+      recordingLoadW: flight.recordingLoadW ?? null,
+    })),
     batteries,
     chargers: chargersOf(shooting),
     coolingS: shoot.coolingS ?? null,
     launchPlaces: places,
-    swap: { landToLiftOffS: shoot.swapTimeS },
+    moving: shoot.moving ?? null,
+    swap: shoot.swapParts ?? { landToLiftOffS: shoot.swapTimeS },
     shots,
     locks: (shoot.locks ?? []).filter(({ batteryId }) => batteries.some(({ id }) => id === batteryId)),
     coordinates: conditions.site.coordinates ?? null,
@@ -84,14 +85,14 @@ function shotsOf({ shots, leftOutIds, batteryIds }: ShootRecord): Shot[] {
   }));
 }
 
-function batteriesOf({ shoot, batteries, conditions, aircraft }: Shooting): PlanRequest['batteries'] {
+function batteriesOf({ shoot, batteries, conditions }: Shooting): PlanRequest['batteries'] {
   const flown = batteries.filter(({ keeping }) => isFlown(keeping));
   const atHand = shoot.batteryIds.flatMap((id) => flown.filter((battery) => battery.id === id));
   const { airTemperatureC } = conditionsAtStart(shoot, conditions);
-  return atHand.map(({ id, label, pack, keeping }) => ({
+  return atHand.map(({ id, aircraftId, label, pack, keeping }) => ({
     ...packAt(pack, keeping, shoot.startsAt, airTemperatureC),
     id,
-    aircraftId: aircraft.id,
+    aircraftId,
     label,
     waitingTemperatureC: keeping?.keptAt ? keptTemperatureC(keeping.keptAt, airTemperatureC) : null,
   }));

@@ -1,9 +1,9 @@
 import { type LandingPlace } from '@acorn-tally/core';
 import { bearing } from '../answers/air';
 import { LinkButton } from '../parts/LinkButton';
+import { PlacedThings } from '../parts/PlacedThings';
+import { PlaceFields } from '../parts/PlaceFields';
 import { useWriter } from '../state/units';
-import { PlacedThings } from './PlacedThings';
-import { PlaceFields } from './PlaceFields';
 
 interface Props {
   readonly places: readonly LandingPlace[];

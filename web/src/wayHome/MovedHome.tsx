@@ -4,8 +4,8 @@ import { TextField } from '../fields/TextField';
 import { Fields } from '../parts/Fields';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
-import styles from './PlacedThings.module.css';
-import { PlaceFields } from './PlaceFields';
+import styles from '../parts/PlacedThings.module.css';
+import { PlaceFields } from '../parts/PlaceFields';
 
 interface Props {
   readonly home: LandingPlace | null;

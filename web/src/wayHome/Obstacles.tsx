@@ -11,9 +11,9 @@ import { useState } from 'react';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { Note } from '../parts/Note';
+import { PlacedThings } from '../parts/PlacedThings';
 import { Wrong } from '../parts/Wrong';
 import { useWriter } from '../state/units';
-import { PlacedThings } from './PlacedThings';
 
 interface Props {
   readonly obstacles: readonly Obstacle[];

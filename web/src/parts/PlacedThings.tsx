@@ -3,9 +3,9 @@ import { UnstyledButton } from '@mantine/core';
 import { IconTrash } from '@tabler/icons-react';
 import { type ReactNode, useState } from 'react';
 import { TextField } from '../fields/TextField';
-import { Fields } from '../parts/Fields';
-import { IconButton } from '../parts/IconButton';
-import { LinkButton } from '../parts/LinkButton';
+import { Fields } from './Fields';
+import { IconButton } from './IconButton';
+import { LinkButton } from './LinkButton';
 import styles from './PlacedThings.module.css';
 
 interface Props<Thing extends { readonly name: string }> {
