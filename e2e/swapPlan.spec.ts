@@ -260,7 +260,7 @@ test('a crew with two aircraft and another launch place: a swap in its parts, se
     await page.getByRole('button', { name: 'Change several' }).click();
     await page.getByRole('checkbox', { name: 'Change Ewes at the gate with others' }).check();
     await page.getByRole('checkbox', { name: 'Change Over the beck with others' }).check();
-    const together = page.getByRole('group', { name: '2 shots together' });
+    const together = page.getByRole('group', { name: 'two shots together' });
     await expect(together.getByRole('combobox', { name: 'Launch place' })).toHaveValue('they differ');
     await together.getByRole('combobox', { name: 'Need' }).click();
     await page.getByRole('option', { name: 'nice to have' }).click();
@@ -271,8 +271,8 @@ test('a crew with two aircraft and another launch place: a swap in its parts, se
       { need: 'nice', heightM: 45, durationS: 300 },
     ]);
     await page.keyboard.press('Tab');
-    await page.getByRole('button', { name: 'Undo: height of 2 shots' }).click();
-    await page.getByRole('button', { name: 'Undo: need of 2 shots' }).click();
+    await page.getByRole('button', { name: 'Undo: height of two shots' }).click();
+    await page.getByRole('button', { name: 'Undo: need of two shots' }).click();
     await saved(page);
     expect((await shoot()).shots).toMatchObject([{ heightM: 30 }, { heightM: 30 }]);
     await page.getByRole('button', { name: 'Done with several' }).click();

@@ -16,6 +16,7 @@ import { IconButton } from '../parts/IconButton';
 import { clockAt } from '../state/clock';
 import { useConditionsOf, useLaunchPlaces } from '../state/current';
 import { homePlaceId } from './planRequest';
+import { counted } from './planWords';
 import styles from './ShotFields.module.css';
 import { lightNames } from './shotWords';
 
@@ -34,7 +35,7 @@ export function SeveralShots({ shots, shoot, onChange, onLeaveOut, onRemove }: P
   const conditions = useConditionsOf(shoot);
   const clock = clockAt(conditions);
   const places = useLaunchPlaces(conditions?.placeId);
-  const count = `${shots.length} shots`;
+  const count = counted(shots.length, 'shot', 'shots');
   /** The one value of all, or nothing. */
   const common = <Value,>(of: (shot: Shot) => Value): Value | undefined => {
     const [first, ...rest] = shots.map(of);

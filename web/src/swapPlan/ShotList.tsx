@@ -29,6 +29,7 @@ import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useConditionsOf } from '../state/current';
 import { useWriter } from '../state/units';
+import { counted } from './planWords';
 import { SeveralShots } from './SeveralShots';
 import { ShotFields, type ShotFieldsProps } from './ShotFields';
 import { ShotFiles } from './ShotFiles';
@@ -84,7 +85,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
   /** Shots that are changed together; null while they are changed one by one. */
   const [pickedIds, setPicked] = useState<readonly string[] | null>(null);
   const picked = shots.filter(({ id }) => pickedIds?.includes(id));
-  const several = `${picked.length} shots`;
+  const several = counted(picked.length, 'shot', 'shots');
   return (
     <Chosen title={shoot.order === 'free' ? 'Shots, in any order' : 'Shots, in your order'}>
       <DndContext

@@ -43,8 +43,8 @@ export function SiteDrawing({ shoot, conditions }: Props) {
   const [held, setHeld] = useState<Held | null>(null);
   const from = (shot: Shot) => places.find(({ id }) => id === shot.launchPlaceId) ?? home;
   const at = (shot: Shot) => (held?.shotId === shot.id ? held.at : groundOf(shot, from(shot)));
-  const frame = held?.frame ?? frameOf([...places, ...shoot.shots.map(at)]);
   const used = others.filter(({ id }) => shoot.shots.some((shot) => shot.launchPlaceId === id));
+  const frame = held?.frame ?? frameOf([home, ...used, ...shoot.shots.map(at)]);
   const place = (shot: Shot, point: OnTheGround) => {
     const seen = seenOnTheGround(point, from(shot));
     const distanceM = Math.min(shotRanges.distanceM.max, seen.distanceM);
