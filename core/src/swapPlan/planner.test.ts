@@ -101,6 +101,30 @@ describe('what goes on which battery', () => {
     }
   });
 
+  test('a flown pack does not fly again uncharged, however much is left in it: what it has is a guess until it was charged', () => {
+    const hub = { id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3240 };
+    const shots = [
+      shot('early', 4, { latestAt: '2026-11-26T08:30:00Z' }),
+      shot('late', 4, { earliestAt: '2026-11-26T10:00:00Z' }),
+    ];
+    const batteries = request.batteries.slice(0, 1);
+    const noPower = { ...hub, untilAt: '2026-11-26T08:10:00Z' };
+    expect(plan(shots, { batteries, chargers: [noPower] }).unplaced).toHaveLength(1);
+    expect(plan(shots, { batteries, chargers: [hub] }).figures.takeoffs).toBe(2);
+  });
+
+  // Together they would be three flights: 12, 10 and 10.
+  test.each([
+    ['found exactly', null],
+    ['searched for', [{ id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3240 }]],
+  ])('fewer take-offs come before takes of a shot together, %s', (_, chargers) => {
+    const made = plan([shot('one', 6, { takes: 2 }), shot('two', 10), shot('three', 10)], {
+      order: 'free',
+      chargers,
+    });
+    expect(made.figures).toMatchObject({ takeoffs: 2, mustsPlaced: 4 });
+  });
+
   test('takes of a shot stay together where that costs no take-off', () => {
     const shots = [shot('x', 3.5, { takes: 2 }), shot('y', 3.5, { takes: 2 })];
     const batteries = ['a', 'b'].map((id) => ({ ...pack, id, label: id, startCharge: 0.65 }));
@@ -466,6 +490,7 @@ test('requests that contradict themselves are named field by field', () => {
   expect(paths([shot('a', 3)], { batteries: [] })).toEqual(['batteries']);
   expect(paths([shot('a', 3)], { chargers: [] })).toEqual(['chargers']);
   expect(paths([shot('a', 3)], { endAt: '2026-11-26T07:00:00Z' })).toContain('endAt');
+  expect(paths([shot('a', 3)], { endAt: '2026-11-28T08:00:01Z' })).toEqual(['endAt']);
   expect(paths([shot('a', 3, { launchPlaceId: 'moon' }), shot('a', 3)])).toEqual([
     'shots.1.id',
     'shots.0.launchPlaceId',

@@ -88,6 +88,19 @@ export function repaired(
 }
 const triesOfRepair = 20;
 
+/** The same flights, each with the pack that makes the plan best: a fresh one that lies idle before one that was just charged. */
+export function polished(verdicts: Verdicts, from: Found): Found {
+  const search = new Search(verdicts, () => 0.5);
+  let now = from;
+  for (let round = 0; round < mostPolished; round++) {
+    const better = search.withBetterPack(now);
+    if (!better) break;
+    now = better;
+  }
+  return now;
+}
+const mostPolished = 4;
+
 /** What is left of a plan where things are otherwise, and made whole again as far as may be. */
 export function adapted(verdicts: Verdicts, draft: Draft, tries: number): Found {
   return filledAndImproved(verdicts, new Search(verdicts, () => 0.5).salvaged(draft), tries);
@@ -294,9 +307,24 @@ class Search {
       .filter(({ takes }) => takes.length > 0);
   }
 
+  withBetterPack(now: Found): Found | null {
+    let best: Found | null = null;
+    for (let at = 0; at < now.draft.length; at++) {
+      for (const { index } of this.problem.packs) {
+        if (this.problem.grounded.has(index) || now.draft[at]?.pack === index) continue;
+        const next = this.found(this.withPack(now.draft, at, index));
+        if (next && isBetter(next.rank, best?.rank ?? now.rank)) best = next;
+      }
+    }
+    return best;
+  }
+
   private withOtherPack(draft: Draft): Draft {
-    const at = this.below(draft.length);
-    const pack = this.anyPack();
+    return this.withPack(draft, this.below(draft.length), this.anyPack());
+  }
+
+  /** Without a charger a pack flies once: the two flights exchange theirs. */
+  private withPack(draft: Draft, at: number, pack: number): Draft {
     const flight = draft[at] as DraftFlight;
     const other = draft.findIndex((one) => one.pack === pack);
     const swapped = draft.with(at, { ...flight, pack });

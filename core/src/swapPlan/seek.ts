@@ -9,7 +9,7 @@ import { bestOfAll } from './programme';
 import { isBetter } from './rank';
 import type { PlanEffort } from './request';
 import { inTurn, isScheduled, scheduled, type TimedFlight } from './schedule';
-import { type Found, firstPlan, foundOf, improved, repaired } from './search';
+import { type Found, firstPlan, foundOf, improved, polished, repaired } from './search';
 import { instantAt, toldFlight } from './tell';
 import { Verdicts } from './verdicts';
 
@@ -99,7 +99,7 @@ export class Planner {
       shown = better;
       yield shown;
     }
-    const sure = this.assured(last);
+    const sure = this.assured(polished(this.verdicts, last));
     if (isBetter(sure.rank, shown.rank)) yield sure;
   }
 
