@@ -212,6 +212,11 @@ describe('charging meanwhile', () => {
     expect(plan([shot('one', 12), shot('two', 12)], { batteries }).flights).toHaveLength(1);
   });
 
+  test('what no battery lasts for is told as that, not as charged too late', () => {
+    const made = plan([shot('long', 40)], { batteries, chargers });
+    expect(made.unplaced.map(({ reason }) => reason.code)).toEqual(['no-pack-lasts']);
+  });
+
   test('a charger gives nothing once its power is gone', () => {
     const [hub] = chargers;
     const untilAt = '2026-11-26T08:40:00Z';

@@ -242,9 +242,8 @@ function outOfChargerS(
 ): number | null | Hindrance {
   const most = (offered.at(-1) as ChargingSpan).chargeTo;
   if (rule === 'until-full') return book.outWithS(offered, most);
-  if (verdicts.isHopeless(pack, { charge: most, temperatureC, asKept: false }, weather, takes))
-    return 'charge';
   if (isEnough) return isFlown ? book.outWithS(offered, (offered[0] as ChargingSpan).chargeFrom) : null;
+  // No battery lasts so long however full it is: that is another matter than one that is not charged in time.
   const least = verdicts.leastCharge(pack, temperatureC, weather, takes);
   if (least === null) return 'pack';
   return book.outWithS(offered, Math.min(1, least + hairCharge)) ?? 'charge';
