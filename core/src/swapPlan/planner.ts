@@ -13,7 +13,7 @@ import { unplacedTakes } from './unplaced';
 export const planStages = ['better', 'best', 'whole'] as const;
 export type PlanStage = (typeof planStages)[number];
 
-/** A request, planned as far as it is known; `further` asks what would be left of it if things were otherwise. */
+/** A request, planned as far as it is known. */
 export interface PlanSoFar {
   readonly plan: SwapPlan;
   readonly stage: PlanStage;
@@ -54,12 +54,10 @@ export function plansOf(
 
 function* plans(problem: Problem, beliefs: Readonly<Record<string, Belief>>): Generator<PlanSoFar, void> {
   const planner = new Planner(problem);
-  let last: { readonly found: Found; readonly plan: SwapPlan } | null = null;
-  for (const found of planner.better()) {
-    last = { found, plan: planner.told(found) };
-    yield { plan: last.plan, stage: 'better' };
-  }
-  const { found, plan } = last as NonNullable<typeof last>;
+  let last: Found | null = null;
+  for (last of planner.better()) yield { plan: planner.toldOnTheWay(last), stage: 'better' };
+  const found = last as Found;
+  const plan = planner.told(found);
   yield { plan, stage: 'best' };
   const whole = {
     ...plan,

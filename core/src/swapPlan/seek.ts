@@ -138,7 +138,15 @@ export class Planner {
     return answer;
   }
 
-  told(found: Found): SwapPlan {
+  /** A plan that better ones may follow: how few take-offs there can be is asked of the last one alone. */
+  toldOnTheWay(found: Found): SwapPlan {
+    return this.told(
+      found,
+      this.isBest ? this.boundOf(found) : { takeoffs: Math.min(1, found.draft.length), by: 'packing' },
+    );
+  }
+
+  told(found: Found, bound = this.boundOf(found)): SwapPlan {
     const { problem } = this;
     const { flown, takes, request } = problem;
     const { schedule, draft } = found;
@@ -150,7 +158,6 @@ export class Planner {
       ...draft.flatMap((flight) => flight.takes.map(({ index }) => index)),
       ...problem.flownTakes,
     ]);
-    const bound = this.boundOf(found);
     return {
       flights,
       lanes: lanesOf(problem, schedule, flights),
