@@ -53,6 +53,8 @@ test('search by keys: a view, a battery of another aircraft, a shot, an action',
       page.getByRole('textbox', { name: 'Search' }).or(page.getByLabel('Search').last()),
     ).toBeFocused();
     await page.keyboard.type(letters);
+    // Marked in what was found, so that the list is of these letters.
+    await expect(page.locator('mark').first()).toBeVisible();
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
   };

@@ -40,10 +40,17 @@ export const metarGroups: readonly MetarGroup[] = [
   },
   {
     name: 'visibility',
-    form: /^(?:CAVOK|\d{4}(?:NDV|[NS]?[EW]|[NS])?|\/{4}|P?\d{1,2}SM|\d{1,2}KM|(?:M|[1-9]_)?\d\/\d{1,2}SM)$/,
+    form: /^(?:CAVOK|\d{4}(?:NDV)?|\/{4}|P?\d{1,2}SM|\d{1,2}KM|(?:M|[1-9]_)?\d\/\d{1,2}SM)$/,
     like: /[SK]M$|NDV$|^CAV|^\d{1,5}$|^\d{4}[A-Z]+$/,
     wanted:
       'four digits of metres, miles before SM, kilometres before KM, or CAVOK, as in 9999, 1/2SM or 10SM',
+  },
+  {
+    // Beside the prevailing visibility only with its direction: four bare digits there are another group, broken.
+    name: 'least visibility',
+    form: /^\d{4}(?:[NS]?[EW]|[NS])$/,
+    like: null,
+    wanted: 'four digits of metres and a direction, as in 1500SW',
     many: true,
   },
   {
