@@ -167,6 +167,7 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   test.slow();
   await page.goto(`${app.url}/swap-plan`);
   await planned(page);
+  await expect(page.getByRole('region', { name: 'On the chargers' })).toContainText('Hub in the dairy');
   const count = await takeoffs(page);
   await page.getByRole('button', { name: 'Try what would help' }).click();
   const starts = page.getByRole('table', { name: 'Begun earlier or later' });
@@ -253,6 +254,7 @@ test('a crew with two aircraft and another launch place: a swap in its parts, se
       .map(Number);
     return (h * 60 + m) * 60 + s;
   };
+  await expect(flights(page).filter({ hasText: 'Over the beck' })).toContainText('from beck bridge');
   const between = (await clockOf(second, 0)) - (await clockOf(first, 5));
   expect(between).toBeGreaterThanOrEqual(Math.floor(180 + 200 / 1.2 + 165));
 

@@ -64,7 +64,7 @@ test('by finger: the aircraft goes where it is dragged, from the side and from a
   expect(await page.evaluate(() => scrollY)).toBe(scrolledThere);
 });
 
-test('by finger: the border of the mix, the hour of the day, and the order of the shots', async ({
+test('by finger: the border of the mix, the hour of the day, the order of the shots and where one lies', async ({
   app,
   page,
 }) => {
@@ -92,4 +92,11 @@ test('by finger: the border of the mix, the hour of the day, and the order of th
   const target = await middleOf(page.getByRole('button', { name: 'Move Ridge pull-back' }));
   await swipe(page, grip, { x: target.x, y: target.y + 10 });
   await expect(page.locator('.ShotList_open b:first-child').nth(2)).toHaveText('3 Gate opens');
+
+  // Straight up is how the sheet is scrolled; on a shot it is not.
+  const shot = page.getByRole('button', { name: /^On the ground: \d Lane chase/ });
+  await expect(shot).toHaveAccessibleName(/400 m/);
+  const lies = await middleOf(shot);
+  await swipe(page, lies, { x: lies.x, y: lies.y - 60 });
+  await expect(shot).not.toHaveAccessibleName(/400 m/);
 });

@@ -1,3 +1,4 @@
+import { mean } from '../statistics/line';
 import { quantile } from '../statistics/quantile';
 import type { TestPattern } from '../testFlights/testFlight';
 import { eastAndNorthOf, placed } from './apart';
@@ -65,8 +66,4 @@ function returns(points: readonly Point[]): number {
   if (quantile(across.map(Math.abs), 0.9) > 0.3 * quantile(along.map(Math.abs), 0.9)) return 0;
   const sides = along.map(Math.sign).filter((side) => side !== 0);
   return sides.slice(1).filter((side, i) => side !== sides[i]).length;
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, one) => sum + one, 0) / Math.max(1, values.length);
 }

@@ -7,9 +7,8 @@ export interface Place {
 /** Distance and track from one place to another, both given from the same point, on the local plane. */
 export function track(from: Place, to: Place): { readonly distanceM: number; readonly trackDeg: number } {
   const [a, b] = [onPlane(from), onPlane(to)];
-  const [eastM, northM] = [b.eastM - a.eastM, b.northM - a.northM];
-  const degrees = (Math.atan2(eastM, northM) * 180) / Math.PI;
-  return { distanceM: Math.hypot(eastM, northM), trackDeg: (degrees + 360) % 360 };
+  const { distanceM, bearingDeg } = offPlane({ eastM: b.eastM - a.eastM, northM: b.northM - a.northM });
+  return { distanceM, trackDeg: bearingDeg };
 }
 
 /** Anything that has a place, as it is seen from another home; both are given from the first one. */
@@ -23,7 +22,19 @@ export function backFrom({ distanceM, bearingDeg }: Place): Place {
   return { distanceM, bearingDeg: (bearingDeg + 180) % 360 };
 }
 
-export function onPlane({ distanceM, bearingDeg }: Place) {
+/** A point of the local plane, m from where it is seen from. */
+export interface PlanePoint {
+  readonly eastM: number;
+  readonly northM: number;
+}
+
+export function onPlane({ distanceM, bearingDeg }: Place): PlanePoint {
   const angle = (bearingDeg * Math.PI) / 180;
   return { eastM: distanceM * Math.sin(angle), northM: distanceM * Math.cos(angle) };
+}
+
+/** And back. */
+export function offPlane({ eastM, northM }: PlanePoint): Place {
+  const degrees = (Math.atan2(eastM, northM) * 180) / Math.PI;
+  return { distanceM: Math.hypot(eastM, northM), bearingDeg: (degrees + 360) % 360 };
 }

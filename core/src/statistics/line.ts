@@ -22,10 +22,17 @@ export function lineThrough(points: readonly (readonly [x: number, y: number])[]
   return { slope, intercept, residualDeviation: count > 2 ? Math.sqrt(left / (count - 2)) : 0 };
 }
 
+/** 0 for nothing. */
+export function mean(values: ArrayLike<number>): number {
+  let sum = 0;
+  for (let i = 0; i < values.length; i++) sum += values[i] as number;
+  return sum / Math.max(1, values.length);
+}
+
 /** Mean and standard deviation of a sample; the deviation of a single value is not known. */
 export function meanAndScatter(values: readonly number[]): { mean: number; scatter: number | null } {
-  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-  if (values.length < 2) return { mean, scatter: null };
-  const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
-  return { mean, scatter: Math.sqrt(squares / (values.length - 1)) };
+  const middle = mean(values);
+  if (values.length < 2) return { mean: middle, scatter: null };
+  const squares = values.reduce((sum, value) => sum + (value - middle) ** 2, 0);
+  return { mean: middle, scatter: Math.sqrt(squares / (values.length - 1)) };
 }

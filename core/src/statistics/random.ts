@@ -11,3 +11,13 @@ export function randomNumbers(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
   };
 }
+
+/** The same things in another order. */
+export function shuffled<Item>(items: readonly Item[], random: () => number): Item[] {
+  const mixed = [...items];
+  for (let i = mixed.length - 1; i > 0; i--) {
+    const other = Math.floor(random() * (i + 1));
+    [mixed[i], mixed[other]] = [mixed[other] as Item, mixed[i] as Item];
+  }
+  return mixed;
+}

@@ -1,5 +1,5 @@
 import type { LaunchPlace } from '../air/site';
-import { seenFrom } from '../reserve/plane';
+import { offPlane, seenFrom } from '../reserve/plane';
 import { airAtStartC } from './problem';
 import type { PlanBattery, PlanCharger, PlanRequest } from './request';
 import type { Shot } from './shot';
@@ -48,9 +48,7 @@ export function withWarmPacks(request: PlanRequest): PlanRequest | null {
 export function fromPlace(shot: Shot, place: LaunchPlace, places: readonly LaunchPlace[]): Shot {
   const here = places.find(({ id }) => id === shot.launchPlaceId) ?? places[0];
   if (!here || here.id === place.id) return { ...shot, launchPlaceId: place.id };
-  const [eastM, northM] = [place.eastM - here.eastM, place.northM - here.northM];
-  const degrees = (Math.atan2(eastM, northM) * 180) / Math.PI;
-  const moved = { distanceM: Math.hypot(eastM, northM), bearingDeg: (degrees + 360) % 360 };
+  const moved = offPlane({ eastM: place.eastM - here.eastM, northM: place.northM - here.northM });
   return { ...seenFrom(moved, shot), launchPlaceId: place.id };
 }
 

@@ -15,6 +15,21 @@ export interface PackState {
   readonly asKept: boolean;
 }
 
+/** A pack of the request that has neither flown nor charged; as warm as at the start, or as it is by then. */
+export function asKept({ startCharge, startC }: Pack, temperatureC = startC): PackState {
+  return { charge: startCharge, temperatureC, asKept: true };
+}
+
+/** No pack that flew before is taken as warmer. */
+const warmestC = 40;
+
+/** A pack with all it could ever have: as warm as it gets while it waits; and full and warm where packs are charged. */
+export function atItsBest(pack: Pack, charges: boolean): PackState[] {
+  const warmC = Math.max(pack.startC, pack.waitingC);
+  const full = { charge: 1, temperatureC: Math.max(warmC, warmestC), asKept: false };
+  return charges ? [asKept(pack, warmC), full] : [asKept(pack, warmC)];
+}
+
 /** A plan's packs are asked for again and again; one in all draws is some hundred kB. */
 const mostPacksHeld = 40;
 

@@ -478,6 +478,44 @@ test('the plan’s way home is the way home’s: from the end of a shot both tou
   }
 });
 
+describe('weather by the hour', () => {
+  const rows = (of: (hour: number) => { airC?: number; windMps?: number; fromDeg?: number }) =>
+    Array.from({ length: 8 }, (_, hour) => {
+      const { airC = 5, windMps = 2, fromDeg = 240 } = of(hour);
+      const { conditions } = request;
+      return {
+        ...(conditions as NonNullable<typeof conditions>),
+        at: `2026-11-26T${String(5 + hour).padStart(2, '0')}:00:00Z`,
+        airTemperatureC: airC,
+        wind: { speedMps: windMps, gustMps: null, fromDeg, readingHeightM: 2 },
+      };
+    });
+
+  test('a battery that is not told how warm it is has the air of the start, not of the first row', () => {
+    const hours = rows((hour) => ({ airC: hour < 3 ? -10 : 8 }));
+    const batteries = request.batteries.map((one) => ({ ...one, startTemperatureC: null }));
+    for (const given of [hours, [...hours].reverse()]) {
+      const made = plan([shot('one', 3)], { conditions: null, hours: given, batteries });
+      expect(made.flights[0]?.startTemperatureC).toBe(8);
+    }
+  });
+
+  const far = (more: Partial<Shot> = {}) => shot('far', 3, { distanceM: 1500, bearingDeg: 60, ...more });
+
+  test('wind that keeps it on the ground is waited out, to the hour in which it drops', () => {
+    const hours = rows((hour) => ({ windMps: hour < 6 ? 7 : 1 }));
+    const made = plan([far()], { conditions: null, hours });
+    expect(made.flights[0]?.takeoffAt.slice(11, 16)).toBe('11:00');
+    expect(plan([far()], { conditions: null, hours: rows(() => ({ windMps: 7 })) }).flights).toEqual([]);
+  });
+
+  test('a shot that waits for its hour is judged in the wind of that hour, which only turns and does not drop', () => {
+    const hours = rows((hour) => ({ windMps: 3, fromDeg: hour < 4 ? 240 : 330 }));
+    const late = far({ earliestAt: '2026-11-26T10:00:00Z' });
+    expect(plan([late], { conditions: null, hours }).flights).toHaveLength(1);
+  });
+});
+
 test('requests that contradict themselves are named field by field', () => {
   const paths = (shots: readonly Shot[], more: Partial<PlanRequest> = {}) =>
     contradictions({ ...request, ...more, shots }).map(({ path }) => path);

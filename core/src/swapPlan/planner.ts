@@ -35,10 +35,14 @@ export function planSwaps(
   return success(last as SwapPlan);
 }
 
-/** The same as it gets better: first the plan alone, anew whenever a better one is found; last with all that is asked of it. */
+/**
+ * The same as it gets better: first the plan alone, anew whenever a better one is found; last with all that is asked of it.
+ * `onTry` hears how far the search is, as a share of its tries.
+ */
 export function plansOf(
   request: PlanRequest,
   beliefs: Readonly<Record<string, Belief>>,
+  onTry?: (share: number) => void,
 ): Outcome<Generator<PlanSoFar, void>> {
   if (isTestOnly(request.policy)) {
     return refuse(
@@ -49,13 +53,17 @@ export function plansOf(
   const problem = problemOf(request, beliefs);
   if (problem.beliefs.some(({ draws }) => draws.length === 0))
     throw new RangeError('A plan at a confidence needs draws.');
-  return success(plans(problem, beliefs));
+  return success(plans(problem, beliefs, onTry));
 }
 
-function* plans(problem: Problem, beliefs: Readonly<Record<string, Belief>>): Generator<PlanSoFar, void> {
+function* plans(
+  problem: Problem,
+  beliefs: Readonly<Record<string, Belief>>,
+  onTry?: (share: number) => void,
+): Generator<PlanSoFar, void> {
   const planner = new Planner(problem);
   let last: Found | null = null;
-  for (last of planner.better()) yield { plan: planner.toldOnTheWay(last), stage: 'better' };
+  for (last of planner.better(onTry)) yield { plan: planner.toldOnTheWay(last), stage: 'better' };
   const found = last as Found;
   const plan = planner.told(found);
   yield { plan, stage: 'best' };

@@ -238,14 +238,17 @@ function flownTakesOf(flown: readonly FlightOfPlan[], takes: readonly Take[]): R
 }
 
 function weathersOf(request: PlanRequest, startMs: number, untilS: number): (Conditions | null)[] {
-  const { hours, conditions = null } = request;
+  if (!request.hours?.length) return [request.conditions ?? null];
+  return Array.from({ length: Math.ceil(untilS / quarterS) + 1 }, (_, quarter) =>
+    weatherOf(request, startMs + (quarter + 0.5) * quarterS * 1000),
+  );
+}
+
+/** Between its rows; null where they do not know it. */
+function weatherOf({ hours }: PlanRequest, atMs: number): Conditions | null {
   const rows = [...(hours ?? [])].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const [first] = rows;
-  if (!first) return [conditions];
-  return Array.from({ length: Math.ceil(untilS / quarterS) + 1 }, (_, quarter) => {
-    const middleMs = startMs + (quarter + 0.5) * quarterS * 1000;
-    return weatherAtHour(rows, new Date(middleMs).toISOString(), groundOf(first));
-  });
+  return first ? weatherAtHour(rows, new Date(atMs).toISOString(), groundOf(first)) : null;
 }
 
 function weatherKnotsOf({ hours }: PlanRequest, startMs: number, untilS: number): number[] {
@@ -258,8 +261,10 @@ function groundOf({ at: _, ...conditions }: { readonly at: string } & Conditions
 }
 
 /** The air at the start, which a battery has where it is not told how warm it is. */
-export function airAtStartC({ conditions, hours }: PlanRequest): number {
-  return conditions?.airTemperatureC ?? hours?.[0]?.airTemperatureC ?? 15;
+export function airAtStartC(request: PlanRequest): number {
+  const { conditions, hours, startAt } = request;
+  const weather = conditions ?? weatherOf(request, Date.parse(startAt)) ?? hours?.[0];
+  return weather?.airTemperatureC ?? 15;
 }
 
 /** The number of the weather that a take-off at a time meets. */

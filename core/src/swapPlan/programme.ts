@@ -1,5 +1,5 @@
 import { type Departure, isSure } from './exactFlight';
-import type { Fleet } from './fleet';
+import { asKept, type Fleet } from './fleet';
 import type { Pack, Problem, Take } from './problem';
 import type { Draft, DraftFlight } from './schedule';
 import type { Verdicts } from './verdicts';
@@ -125,10 +125,6 @@ class Sure {
     const seconds = this.verdicts.times(pack.kind, 0, takes).touchdownS + this.verdicts.problem.swapS;
     return takeoffCost + shots * tornCost + seconds;
   }
-}
-
-function asKept({ startCharge, startC }: Pack) {
-  return { charge: startCharge, temperatureC: startC, asKept: true };
 }
 
 /** The flights a pack can do: sets of takes as bits, each in its quickest order, with what it costs. */

@@ -121,7 +121,7 @@ function timedFlight(
   let takeoffS = now.readyS + movingS(problem, now.placeIndex, (takes[0] as Take).placeIndex);
   // The first that stands in the way is the one that is told.
   let hindrance: Hindrance | null = null;
-  // Each round goes on to a later moment: a window, a charge, or the weather of the next quarter.
+  // Each round goes on to a later moment: a window, a charge, or a weather that is kinder.
   for (let round = 0; round < 2 * problem.weathers.length + 60; round++) {
     const weather = weatherAt(problem, takeoffS);
     const later = verdicts.hasWeather(weather)
@@ -199,6 +199,8 @@ function whenS(
   }
   const temperatureC = waitedC(pack, packNow.temperatureC, takeoffS - packNow.sinceS);
   const kept = { charge: packNow.charge, temperatureC, asKept: packNow.asKept };
+  // What is waited for anyway is judged in the weather it then meets.
+  if (weatherAt(verdicts.problem, takeoffS) !== weather) return { takeoffS, state: kept, charging: [] };
   const isEnough = verdicts.fits(pack, kept, weather, takes);
   if (offered.length === 0) return isEnough ? { takeoffS, state: kept, charging: [] } : 'pack';
   const outS = outOfChargerS(verdicts, book, {

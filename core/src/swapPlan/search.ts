@@ -1,6 +1,8 @@
-import { randomNumbers } from '../statistics/random';
+import { randomNumbers, shuffled } from '../statistics/random';
+import { atItsBest } from './fleet';
 import type { Pack, Problem, Take } from './problem';
 import { costOf, isBetter, type Rank, rankOf } from './rank';
+import { Ruin, withPack } from './ruin';
 import {
   type ChargingRule,
   chargingRules,
@@ -39,10 +41,12 @@ export function* improved(
   start: Found,
   tries: number,
   seed: number,
+  onTry: (share: number) => void = () => {},
 ): Generator<Found, Found> {
   const search = new Search(verdicts, randomNumbers(seed));
   let [now, best] = [start, start];
   for (let i = 0; i < tries; i++) {
+    onTry(i / tries);
     const warmth = warmest * (coldest / warmest) ** (i / tries);
     const next = search.step(now);
     if (!next) continue;
@@ -116,12 +120,14 @@ function filledAndImproved(verdicts: Verdicts, from: Found, tries: number): Foun
 class Search {
   private readonly problem: Problem;
   private readonly rules: readonly ChargingRule[];
+  private readonly ruin: Ruin;
 
   constructor(
     private readonly verdicts: Verdicts,
     readonly random: () => number,
   ) {
     this.problem = verdicts.problem;
+    this.ruin = new Ruin(this.problem, random);
     this.rules = this.problem.chargingPlaces.length > 0 ? chargingRules : ['until-taken'];
   }
 
@@ -150,11 +156,11 @@ class Search {
   }
 
   step(now: Found): Found | null {
-    const ruined = this.ruined(now.draft);
+    const ruined = this.ruin.of(now.draft);
     const base = this.found(ruined);
     if (!base) return null;
     const out = this.outside(ruined);
-    return this.filled(base, this.random() < 0.5 ? out : this.shuffled(out));
+    return this.filled(base, this.random() < 0.5 ? out : shuffled(out, this.random));
   }
 
   /** Of each flight as many of its first takes as can still be flown. */
@@ -258,53 +264,15 @@ class Search {
     return startCharge * (battery.health ?? 1) * (1 - (battery.cycles ?? 0) / 2000);
   }
 
-  /** With all it could ever have. */
+  /** With all it could ever have; in some weather, where that changes. */
   private couldFly(pack: Pack, weather: number, takes: readonly Take[]): boolean {
-    const warmC = Math.max(pack.startC, pack.waitingC);
-    const kept = { charge: pack.startCharge, temperatureC: warmC, asKept: true };
-    if (this.verdicts.fits(pack, kept, weather, takes)) return true;
-    const full = { charge: 1, temperatureC: Math.max(warmC, warmAfterFlightC), asKept: false };
-    const states = this.problem.chargingPlaces.length > 0 ? [kept, full] : [kept];
-    if (this.problem.weathers.length === 1)
-      return states.some((state) => this.verdicts.fits(pack, state, weather, takes));
-    return [weather, ...this.problem.weatherKnots].some((one) =>
-      states.some(
-        (state) => this.verdicts.hasWeather(one) && !this.verdicts.isHopeless(pack, state, one, takes),
-      ),
+    const { weathers, weatherKnots, chargingPlaces } = this.problem;
+    const states = atItsBest(pack, chargingPlaces.length > 0);
+    if (states.some((state) => this.verdicts.fits(pack, state, weather, takes))) return true;
+    if (weathers.length === 1) return false;
+    return [weather, ...weatherKnots].some((one) =>
+      states.some((state) => weathers[one] && !this.verdicts.isHopeless(pack, state, one, takes)),
     );
-  }
-
-  private ruined(draft: Draft): Draft {
-    if (draft.length === 0) return draft;
-    const kind = this.random();
-    if (kind < 0.3) return this.withoutFlights(draft);
-    if (kind < 0.7) return this.withoutTakes(draft);
-    if (kind < 0.8) return this.withOtherPack(draft);
-    if (kind < 0.88) return this.cutInTwo(draft);
-    return this.problem.kept ? this.withoutTakes(draft) : this.withFlightsTurned(draft);
-  }
-
-  private withoutFlights(draft: Draft): Draft {
-    const count = Math.min(draft.length, 1 + this.below(3));
-    const at = this.below(draft.length - count + 1);
-    return draft.toSpliced(at, count);
-  }
-
-  private withoutTakes(draft: Draft): Draft {
-    const all = draft.flatMap(({ takes }) => takes);
-    const count = Math.min(all.length, 1 + this.below(Math.max(3, Math.ceil(all.length / 4))));
-    const start = this.below(all.length);
-    const isString = this.random() < 0.5;
-    const out = new Set(
-      Array.from({ length: count }, (_, i) =>
-        isString
-          ? (all[(start + i) % all.length] as Take).index
-          : (all[this.below(all.length)] as Take).index,
-      ),
-    );
-    return draft
-      .map(({ pack, takes }) => ({ pack, takes: takes.filter(({ index }) => !out.has(index)) }))
-      .filter(({ takes }) => takes.length > 0);
   }
 
   withBetterPack(now: Found): Found | null {
@@ -312,67 +280,13 @@ class Search {
     for (let at = 0; at < now.draft.length; at++) {
       for (const { index } of this.problem.packs) {
         if (this.problem.grounded.has(index) || now.draft[at]?.pack === index) continue;
-        const next = this.found(this.withPack(now.draft, at, index));
+        const next = this.found(withPack(this.problem, now.draft, at, index));
         if (next && isBetter(next.rank, best?.rank ?? now.rank)) best = next;
       }
     }
     return best;
   }
-
-  private withOtherPack(draft: Draft): Draft {
-    return this.withPack(draft, this.below(draft.length), this.anyPack());
-  }
-
-  /** Without a charger a pack flies once: the two flights exchange theirs. */
-  private withPack(draft: Draft, at: number, pack: number): Draft {
-    const flight = draft[at] as DraftFlight;
-    const other = draft.findIndex((one) => one.pack === pack);
-    const swapped = draft.with(at, { ...flight, pack });
-    if (other < 0 || this.problem.chargingPlaces.length > 0) return swapped;
-    return swapped.with(other, { ...(draft[other] as DraftFlight), pack: flight.pack });
-  }
-
-  private cutInTwo(draft: Draft): Draft {
-    const at = this.below(draft.length);
-    const { pack, takes } = draft[at] as DraftFlight;
-    if (takes.length < 2) return draft;
-    const cut = 1 + this.below(takes.length - 1);
-    const other = this.anyPack();
-    return draft.toSpliced(
-      at,
-      1,
-      { pack, takes: takes.slice(0, cut) },
-      { pack: other, takes: takes.slice(cut) },
-    );
-  }
-
-  private withFlightsTurned(draft: Draft): Draft {
-    const [from, to] = [this.below(draft.length), this.below(draft.length)];
-    const flight = draft[from] as DraftFlight;
-    return draft.toSpliced(from, 1).toSpliced(to, 0, flight);
-  }
-
-  private anyPack(): number {
-    const able = this.problem.packs.filter(({ index }) => !this.problem.grounded.has(index));
-    return (able[this.below(able.length)] as Pack).index;
-  }
-
-  private below(count: number): number {
-    return Math.floor(this.random() * count);
-  }
-
-  private shuffled<Item>(items: readonly Item[]): Item[] {
-    const mixed = [...items];
-    for (let i = mixed.length - 1; i > 0; i--) {
-      const other = this.below(i + 1);
-      [mixed[i], mixed[other]] = [mixed[other] as Item, mixed[i] as Item];
-    }
-    return mixed;
-  }
 }
-
-/** A pack that flew a while ago is still as warm as that at most. */
-const warmAfterFlightC = 40;
 
 function mayFly({ aircraftIndex, battery }: Pack, { aircraftIndex: wanted, shot }: Take): boolean {
   if (shot.pin?.batteryId != null && shot.pin.batteryId !== battery.id) return false;

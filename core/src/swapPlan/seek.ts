@@ -20,7 +20,7 @@ const tries: Readonly<
   Record<PlanEffort, { readonly forTake: number; readonly least: number; readonly judged: number }>
 > = {
   quick: { forTake: 4, least: 40, judged: 10 },
-  usual: { forTake: 8, least: 250, judged: 60 },
+  usual: { forTake: 6, least: 240, judged: 60 },
   long: { forTake: 300, least: 3000, judged: 600 },
 };
 /** A problem of more takes than that is tried less often the more there are, since each try costs more. */
@@ -80,8 +80,8 @@ export class Planner {
     return last as Found;
   }
 
-  /** Plans that are sure, each better than the one before. */
-  *better(): Generator<Found, void> {
+  /** Plans that are sure, each better than the one before; and how far the search is, as a share of its tries. */
+  *better(onTry?: (share: number) => void): Generator<Found, void> {
     const exact = this.ofAll();
     if (exact) {
       this.isBest = true;
@@ -92,7 +92,7 @@ export class Planner {
     yield first;
     const count = triesFor(weightOf(this.problem), this.effort);
     let [shown, last] = [first, first];
-    for (const better of improved(this.verdicts, first, count, seedOf(this.problem))) {
+    for (const better of improved(this.verdicts, first, count, seedOf(this.problem), onTry)) {
       last = better;
       if (!placesMore(better, shown) || better.schedule.flights.some((flight) => !this.isSure(flight)))
         continue;

@@ -1,10 +1,10 @@
+import { mean } from '../statistics/line';
+import { asKept, atItsBest } from './fleet';
 import { inDraws, type Pack, type Problem, type Take } from './problem';
 import { Verdicts } from './verdicts';
 
 /** No flight that ends at the reserve weighs more in sums than the other way round (`equivalents.test`). */
 const tableShare = 0.98;
-/** As warm as a pack that flew before may still be. */
-const warmestC = 40;
 /** Draws in which a flight is asked to hold, beyond those in which it may fail: of all, one in so many. */
 const heldOfAll = 20;
 
@@ -115,10 +115,10 @@ class Hard {
   }
 
   private capacityOf(pack: Pack): Float64Array {
-    const full = { charge: 1, temperatureC: warmestC, asKept: false };
-    const states = this.charges ? [asKept(pack), full] : [asKept(pack)];
     const all = this.weathers.flatMap((weather) =>
-      states.map((state) => this.verdicts.capacity(pack, state, weather).untilReserveS),
+      atItsBest(pack, this.charges).map(
+        (state) => this.verdicts.capacity(pack, state, weather).untilReserveS,
+      ),
     );
     return Float64Array.from({ length: this.verdicts.draws }, (_, d) =>
       Math.max(0, ...all.map((one) => one[d] as number)),
@@ -168,16 +168,6 @@ function packsFor(
   );
 }
 
-function asKept({ startCharge, startC, waitingC }: Pack) {
-  return { charge: startCharge, temperatureC: Math.max(startC, waitingC), asKept: true };
-}
-
 function firstWeather({ weathers }: Problem): number {
   return weathers.findIndex((one) => one !== null);
-}
-
-function mean(values: ArrayLike<number>): number {
-  let sum = 0;
-  for (let i = 0; i < values.length; i++) sum += values[i] as number;
-  return sum / Math.max(1, values.length);
 }

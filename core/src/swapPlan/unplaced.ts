@@ -3,6 +3,7 @@ import { type Sentence, sentence } from '../units/sentence';
 import type { RemedyCode, UnplacedCode, UnplacedTake } from './answer';
 import { fromPlace, warmC, withBatteryMore, withChargerMore, withShot, withWarmPacks } from './changes';
 import { exactFlight, lastTake } from './exactFlight';
+import { asKept } from './fleet';
 import { placedTakes, plannedOtherwise } from './further';
 import type { Pack, Take } from './problem';
 import type { PlanRequest } from './request';
@@ -123,8 +124,7 @@ function whyNoPackLasts({ fleet, problem }: Planner, take: Take, packs: readonly
   const weather = problem.weathers.findIndex((one) => one !== null);
   const [best] = packs
     .map((pack) => {
-      const state = { charge: pack.startCharge, temperatureC: pack.startC, asKept: true };
-      const departure = { pack, takes: [take], weather, state };
+      const departure = { pack, takes: [take], weather, state: asKept(pack) };
       return { pack, possibleS: lastTake(fleet, departure, exactFlight(fleet, departure)).durationS };
     })
     .sort((a, b) => b.possibleS - a.possibleS);

@@ -17,7 +17,7 @@ import { Wide } from '../parts/Wide';
 import { FlightDetail } from './FlightDetail';
 import styles from './FlightsTable.module.css';
 import type { Names } from './Lanes';
-import { chanceInWords } from './planWords';
+import { chanceInWords, isFromSeveral } from './planWords';
 
 interface Props {
   readonly plan: SwapPlan;
@@ -75,6 +75,7 @@ export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onPin }: 
                 <Fragment key={flight.number}>
                   <FlightRow
                     flight={flight}
+                    from={isFromSeveral(plan) ? names.place(flight.launchPlaceId) : null}
                     shoot={shoot}
                     names={names}
                     isOpen={isOpen}
@@ -99,13 +100,15 @@ export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onPin }: 
 
 interface RowProps {
   readonly flight: FlightOfPlan;
+  /** The launch place, where there are several. */
+  readonly from: string | null;
   readonly shoot: ShootRecord;
   readonly names: Names;
   readonly isOpen: boolean;
   readonly onToggle: () => void;
 }
 
-function FlightRow({ flight, shoot, names, isOpen, onToggle }: RowProps) {
+function FlightRow({ flight, from, shoot, names, isOpen, onToggle }: RowProps) {
   const { setNodeRef, isOver } = useDroppable({ id: String(flight.number) });
   const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
   const lock = shoot.locks?.find(({ flightNumber }) => flightNumber === flight.number);
@@ -127,6 +130,7 @@ function FlightRow({ flight, shoot, names, isOpen, onToggle }: RowProps) {
       <Table.Td>
         {names.battery(flight.batteryId)}
         {lock && <IconPinFilled size={13} aria-label="kept to this flight" />}
+        {from && <small> from {from}</small>}
       </Table.Td>
       <Table.Td>
         <span className={styles.shots}>

@@ -17,6 +17,7 @@ import { clockAt } from '../state/clock';
 import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
 import styles from './PlanCard.module.css';
+import { isFromSeveral } from './planWords';
 import { usePlan } from './usePlan';
 import { useShooting } from './useShooting';
 
@@ -113,7 +114,7 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
               <Table.Tr key={flight.number}>
                 <Table.Td>
                   <b>{time(flight.takeoffAt)}</b>
-                  {launchesElsewhere(request, plan) && <div>{placeOf(flight.launchPlaceId)}</div>}
+                  {isFromSeveral(plan) && <div>{placeOf(flight.launchPlaceId)}</div>}
                 </Table.Td>
                 <Table.Td>
                   {labelOf(flight.batteryId)}
@@ -160,12 +161,5 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
         <li>Times are of the flights as planned; turn back by the charge, whatever the clock says.</li>
       </ul>
     </main>
-  );
-}
-
-/** Whether the flights begin at several places. */
-function launchesElsewhere({ launchPlaces }: PlanRequest, { flights }: SwapPlan): boolean {
-  return (
-    (launchPlaces?.length ?? 0) > 1 && new Set(flights.map(({ launchPlaceId }) => launchPlaceId)).size > 1
   );
 }

@@ -1,7 +1,5 @@
 import {
-  styles as flyingStyles,
   type LightWish,
-  lightWishes,
   type ShootRecord,
   type Shot,
   type ShotNeed,
@@ -18,7 +16,7 @@ import { useConditionsOf, useLaunchPlaces } from '../state/current';
 import { homePlaceId } from './planRequest';
 import { counted } from './planWords';
 import styles from './ShotFields.module.css';
-import { lightNames } from './shotWords';
+import { lightOptions, needOptions, none, placeOptions, styleOptions } from './shotWords';
 
 interface Props {
   readonly shots: readonly Shot[];
@@ -28,7 +26,7 @@ interface Props {
   readonly onRemove: () => void;
 }
 
-const [none, differ] = ['none', 'differ'] as const;
+const differ = 'differ';
 
 /** What several shots have in common, changed for all of them at once; what they differ in stays until it is set. */
 export function SeveralShots({ shots, shoot, onChange, onLeaveOut, onRemove }: Props) {
@@ -81,7 +79,7 @@ export function SeveralShots({ shots, shoot, onChange, onLeaveOut, onRemove }: P
       {choice<Style>(
         'Style',
         common(({ style }) => style),
-        flyingStyles.map((value) => ({ value, label: value })),
+        styleOptions,
         (style) => onChange({ style }, 'style'),
       )}
       {number('durationS', 'minutes')}
@@ -91,16 +89,13 @@ export function SeveralShots({ shots, shoot, onChange, onLeaveOut, onRemove }: P
       {choice<ShotNeed>(
         'Need',
         common(({ need }) => need ?? 'must'),
-        [
-          { value: 'must', label: 'must' },
-          { value: 'nice', label: 'nice to have' },
-        ],
+        needOptions,
         (need) => onChange({ need }, 'need'),
       )}
       {choice<LightWish | typeof none>(
         'Light',
         common(({ light }) => light ?? none),
-        [{ value: none, label: 'any' }, ...lightWishes.map((value) => ({ value, label: lightNames[value] }))],
+        lightOptions,
         (light) => onChange({ light: light === none ? null : light }, 'light'),
       )}
       {moment('earliestAt', 'Not before', 'earliest time')}
@@ -109,10 +104,7 @@ export function SeveralShots({ shots, shoot, onChange, onLeaveOut, onRemove }: P
         choice(
           'Launch place',
           common(({ launchPlaceId }) => launchPlaceId ?? homePlaceId),
-          [
-            { value: homePlaceId, label: conditions?.place ?? 'home' },
-            ...places.map(({ id, name }) => ({ value: id, label: name })),
-          ],
+          placeOptions(conditions, places),
           (id) => onChange({ launchPlaceId: id === homePlaceId ? null : id }, 'launch place'),
         )}
       <div className={styles.actions}>

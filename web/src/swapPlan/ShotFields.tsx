@@ -1,7 +1,5 @@
 import {
-  styles as flyingStyles,
   type LightWish,
-  lightWishes,
   nameProblem,
   type ShootRecord,
   type Shot,
@@ -19,7 +17,7 @@ import { clockAt } from '../state/clock';
 import { useBatteriesOfShoot, useConditionsOf, useFleet, useLaunchPlaces } from '../state/current';
 import { homePlaceId } from './planRequest';
 import styles from './ShotFields.module.css';
-import { lightNames } from './shotWords';
+import { lightOptions, needOptions, none, placeOptions, styleOptions } from './shotWords';
 
 export interface ShotFieldsProps {
   readonly shot: Shot;
@@ -31,8 +29,6 @@ export interface ShotFieldsProps {
   readonly onCopy: () => void;
   readonly onLeaveOut: (out: boolean) => void;
 }
-
-const none = 'none';
 
 /** All that is to be known of a shot: what, where, how surely, when, and where the pilot wants it. */
 export function ShotFields(props: ShotFieldsProps) {
@@ -64,7 +60,7 @@ export function ShotFields(props: ShotFieldsProps) {
       <ChoiceField<Style>
         label="Style"
         value={shot.style}
-        options={flyingStyles.map((value) => ({ value, label: value }))}
+        options={styleOptions}
         onChange={(style) => onChange({ style }, 'style')}
       />
       <QuantityField
@@ -97,19 +93,13 @@ export function ShotFields(props: ShotFieldsProps) {
       <ChoiceField<ShotNeed>
         label="Need"
         value={shot.need ?? 'must'}
-        options={[
-          { value: 'must', label: 'must' },
-          { value: 'nice', label: 'nice to have' },
-        ]}
+        options={needOptions}
         onChange={(need) => onChange({ need }, 'need')}
       />
       <ChoiceField<LightWish | typeof none>
         label="Light"
         value={shot.light ?? none}
-        options={[
-          { value: none, label: 'any' },
-          ...lightWishes.map((value) => ({ value, label: lightNames[value] })),
-        ]}
+        options={lightOptions}
         hint={conditions?.site.coordinates ? undefined : 'Needs the coordinates of the place.'}
         onChange={(light) => onChange({ light: light === none ? null : light }, 'light')}
       />
@@ -153,10 +143,7 @@ export function ShotFields(props: ShotFieldsProps) {
           value={
             places.some(({ id }) => id === shot.launchPlaceId) ? (shot.launchPlaceId as string) : homePlaceId
           }
-          options={[
-            { value: homePlaceId, label: conditions?.place ?? 'home' },
-            ...places.map(({ id, name }) => ({ value: id, label: name })),
-          ]}
+          options={placeOptions(conditions, places)}
           onChange={(id) => onChange({ launchPlaceId: id === homePlaceId ? null : id }, 'launch place')}
         />
       )}

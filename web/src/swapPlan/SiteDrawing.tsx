@@ -1,6 +1,7 @@
 import {
   type DayAtPlace,
   type LaunchPlace,
+  type PlanePoint,
   type ShootRecord,
   type Shot,
   shotRanges,
@@ -8,13 +9,14 @@ import {
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { bearing } from '../answers/air';
 import { Chosen } from '../parts/Desk';
+import { pointerIn, useGrip } from '../parts/grip';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useLaunchPlaces } from '../state/current';
 import { useWriter } from '../state/units';
 import { homePlaceId } from './planRequest';
 import styles from './SiteDrawing.module.css';
-import { groundOf, type OnTheGround, seenOnTheGround } from './site';
+import { groundOf, seenOnTheGround } from './site';
 
 interface Props {
   readonly shoot: ShootRecord;
@@ -27,7 +29,7 @@ const [stepM, longStepM] = [5, 25];
 
 interface Held {
   readonly shotId: string;
-  readonly at: OnTheGround;
+  readonly at: PlanePoint;
   /** The scale stands still while a shot is dragged. */
   readonly frame: Frame;
 }
@@ -45,7 +47,7 @@ export function SiteDrawing({ shoot, conditions }: Props) {
   const at = (shot: Shot) => (held?.shotId === shot.id ? held.at : groundOf(shot, from(shot)));
   const used = others.filter(({ id }) => shoot.shots.some((shot) => shot.launchPlaceId === id));
   const frame = held?.frame ?? frameOf([home, ...used, ...shoot.shots.map(at)]);
-  const place = (shot: Shot, point: OnTheGround) => {
+  const place = (shot: Shot, point: PlanePoint) => {
     const seen = seenOnTheGround(point, from(shot));
     const distanceM = Math.min(shotRanges.distanceM.max, seen.distanceM);
     edit(
@@ -140,9 +142,11 @@ interface MarkProps {
 }
 
 function ShotMark({ number, at, said, chosen, onGrab, onDrag, onDrop, onKey }: MarkProps) {
+  const grip = useGrip({ onGrab, onDrag, onDrop });
   return (
     // biome-ignore lint/a11y/useSemanticElements: a mark within a drawing
     <g
+      {...grip}
       className={styles.shot}
       data-chosen={chosen || undefined}
       role="button"
@@ -151,12 +155,6 @@ function ShotMark({ number, at, said, chosen, onGrab, onDrag, onDrop, onKey }: M
       aria-keyshortcuts="ArrowUp ArrowDown ArrowLeft ArrowRight"
       transform={`translate(${at.x} ${at.y})`}
       onKeyDown={onKey}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        onGrab();
-      }}
-      onPointerMove={onDrag}
-      onLostPointerCapture={onDrop}
     >
       <title>{said}</title>
       <circle r={20} className={styles.reach} />
@@ -171,11 +169,11 @@ function ShotMark({ number, at, said, chosen, onGrab, onDrag, onDrop, onKey }: M
 /** How the ground is drawn. */
 interface Frame {
   readonly metresPerPx: number;
-  drawn(point: OnTheGround): { readonly x: number; readonly y: number };
-  ground(x: number, y: number): OnTheGround;
+  drawn(point: PlanePoint): { readonly x: number; readonly y: number };
+  ground(x: number, y: number): PlanePoint;
 }
 
-function frameOf(points: readonly OnTheGround[]): Frame {
+function frameOf(points: readonly PlanePoint[]): Frame {
   const [east, north] = [points.map(({ eastM }) => eastM), points.map(({ northM }) => northM)];
   const [westM, eastM, southM, northM] = [
     Math.min(...east),
@@ -203,13 +201,10 @@ function frameOf(points: readonly OnTheGround[]): Frame {
 }
 
 /** To the step that arrow keys make; null while no button is held. */
-function pointOf(event: PointerEvent<SVGElement>, frame: Frame): OnTheGround | null {
-  const svg = event.currentTarget.closest('svg');
-  if (event.buttons !== 1 || !svg) return null;
-  const box = svg.getBoundingClientRect();
-  const x = ((event.clientX - box.left) / box.width) * widthPx;
-  const y = ((event.clientY - box.top) / box.height) * heightPx;
-  const { eastM, northM } = frame.ground(x, y);
+function pointOf(event: PointerEvent<SVGElement>, frame: Frame): PlanePoint | null {
+  const point = pointerIn(event, widthPx);
+  if (!point) return null;
+  const { eastM, northM } = frame.ground(point.x, point.y);
   return { eastM: Math.round(eastM / stepM) * stepM, northM: Math.round(northM / stepM) * stepM };
 }
 

@@ -7,7 +7,8 @@ import {
   type SwapPlan,
   usualReserveCharge,
 } from '@acorn-tally/core';
-import { Button } from '@mantine/core';
+import '@mantine/core/styles/Progress.css';
+import { Button, Progress } from '@mantine/core';
 import { type ReactNode, useMemo, useState } from 'react';
 import { trustInWords } from '../answers/trust';
 import { percent, shareInWords } from '../fields/percent';
@@ -32,6 +33,7 @@ import {
   useShoot,
 } from '../state/current';
 import { Cards } from './Cards';
+import { ChargersTable } from './ChargersTable';
 import { Contradictions } from './Contradictions';
 import { FlightsTable } from './FlightsTable';
 import { Helps } from './Helps';
@@ -166,10 +168,13 @@ function PlanMain({ shoot, batteries, conditions, children }: MainProps) {
           .join(' · ')}
       </Headline>
       {seeking && (
-        <Note status>
-          {plan && now.fresh ? 'Looking for a better one …' : 'Placing the shots …'}{' '}
-          <LinkButton onClick={now.stop}>Stop</LinkButton>
-        </Note>
+        <>
+          <Note status>
+            {plan && now.fresh ? 'Looking for a better one …' : 'Placing the shots …'}{' '}
+            <LinkButton onClick={now.stop}>Stop</LinkButton>
+          </Note>
+          <Progress value={now.sought * 100} aria-label="Looked through so far" />
+        </>
       )}
       {now.stopped && plan && (
         <Note>
@@ -261,6 +266,7 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
             onOpen={setOpenNumber}
             onPin={pin}
           />
+          <ChargersTable plan={plan} names={names} />
         </>
       )}
       <Cards plan={plan} request={request} shoot={shoot} names={names} whole={now.whole} onSplit={split} />

@@ -5,6 +5,11 @@ export function counted(count: number, one: string, many: string): string {
   return `${countInWords(count)} ${count === 1 ? one : many}`;
 }
 
+/** Whether flights take off from more than one place. */
+export function isFromSeveral({ flights }: Pick<SwapPlan, 'flights'>): boolean {
+  return new Set(flights.map(({ launchPlaceId }) => launchPlaceId)).size > 1;
+}
+
 /** The answer in a sentence: "Four batteries do it, five take-offs, done by 09:10". */
 export function planHeadline(plan: SwapPlan, shotCount: number, doneAt: string): string {
   if (shotCount === 0) return 'No shots yet';

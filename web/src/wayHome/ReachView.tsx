@@ -4,6 +4,7 @@ import { bearing } from '../answers/air';
 import { ChartKey } from '../charts/ChartKey';
 import { percent } from '../fields/percent';
 import { Switch } from '../fields/Switch';
+import { pointerIn } from '../parts/grip';
 import { Section } from '../parts/Section';
 import { useWriter } from '../state/units';
 import { AircraftGrip } from './AircraftGrip';
@@ -53,14 +54,9 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
       .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
       .join(' ');
   const drag = (event: PointerEvent<SVGElement>) => {
-    const svg = event.currentTarget.closest('svg');
-    if (event.buttons !== 1 || !svg) return;
-    const box = svg.getBoundingClientRect();
-    const scale = sizePx / box.width;
-    const [dx, dy] = [
-      (event.clientX - box.left) * scale - middle,
-      (event.clientY - box.top) * scale - middle,
-    ];
+    const point = pointerIn(event, sizePx);
+    if (!point) return;
+    const [dx, dy] = [point.x - middle, point.y - middle];
     const distanceM = Math.round(((Math.hypot(dx, dy) / radiusPx) * farM) / dragDistanceM) * dragDistanceM;
     const degrees = (Math.atan2(dx, -dy) * 180) / Math.PI;
     const bearingDeg = (Math.round(degrees / dragBearingDeg) * dragBearingDeg + 360) % 360;

@@ -9,6 +9,7 @@ import { useElementSize } from '@mantine/hooks';
 import { type PointerEvent, useState } from 'react';
 import { airAt } from '../answers/air';
 import { percent } from '../fields/percent';
+import { pointerIn } from '../parts/grip';
 import { useWriter, type Writer } from '../state/units';
 import { AircraftGrip } from './AircraftGrip';
 import pictures from './pictures.module.css';
@@ -33,15 +34,10 @@ export function SideView({ request, answer, belief, onMove }: Props) {
   const [held, setHeld] = useState<Extent | null>(null);
   const scale = scaleFor(held ?? extentFor(request), Math.max(300, width), heightPx);
   const drag = (event: PointerEvent<SVGElement>) => {
-    if (event.buttons !== 1) return;
-    const svg = event.currentTarget.closest('svg');
-    if (!svg) return;
-    const { left, top } = svg.getBoundingClientRect();
+    const point = pointerIn(event);
+    if (!point) return;
     const rounded = (value: number, step: number) => Math.round(value / step) * step;
-    onMove(
-      rounded(scale.distanceAt(event.clientX - left), dragDistanceM),
-      rounded(scale.heightAt(event.clientY - top), dragHeightM),
-    );
+    onMove(rounded(scale.distanceAt(point.x), dragDistanceM), rounded(scale.heightAt(point.y), dragHeightM));
   };
   const { position } = request;
   const [x, y] = [scale.x(position.distanceM), scale.y(position.heightM)];

@@ -22,17 +22,29 @@ function beliefsOf(known: Readonly<Record<string, Knowledge>>): Record<string, B
   );
 }
 
+/** Tells a share only when it has grown by a twentieth: what is told crosses from one thread to another. */
+function inSteps(tell: (share: number) => void): (share: number) => void {
+  let told = -1;
+  return (share) => {
+    const step = Math.floor(share * 20);
+    if (step === told) return;
+    told = step;
+    tell(share);
+  };
+}
+
 /** Plans away from the thread that draws; one that is no longer wanted is ended as a whole. */
 const planner = {
-  /** Tells each plan that is better than the one before, as far as is asked for. Null where the request contradicts itself. */
+  /** Tells each plan that is better than the one before, as far as is asked for, and how far it is. Null where the request contradicts itself. */
   plan(
     request: PlanRequest,
     known: Readonly<Record<string, Knowledge>>,
     until: Exclude<PlanStage, 'better'>,
     better: (planned: PlanSoFar) => void,
+    sought: (share: number) => void,
   ): Outcome<SwapPlan> | null {
     if (contradictions(request).length > 0) return null;
-    const plans = plansOf(request, beliefsOf(known));
+    const plans = plansOf(request, beliefsOf(known), inSteps(sought));
     if (!plans.ok) return plans;
     let last: SwapPlan | null = null;
     for (const planned of plans.value) {

@@ -33,6 +33,7 @@ function planned(
   known: Readonly<Record<string, Knowledge>>,
   until: Until,
   better: (planned: PlanSoFar) => void,
+  sought: (share: number) => void,
   wanted: AbortSignal,
 ): Promise<Outcome<SwapPlan> | null> {
   const running = idle ?? begun();
@@ -41,7 +42,7 @@ function planned(
     const end = () => running.worker.terminate();
     wanted.addEventListener('abort', end);
     running.worker.onerror = () => reject(new Error('The shoot could not be planned.'));
-    running.planning.plan(request, known, until, proxy(better)).then(
+    running.planning.plan(request, known, until, proxy(better), proxy(sought)).then(
       (outcome) => {
         wanted.removeEventListener('abort', end);
         if (wanted.aborted) return;
@@ -79,6 +80,8 @@ export interface PlanNow {
   readonly fresh: boolean;
   /** Whether better ones are still looked for. */
   readonly seeking: boolean;
+  /** How far that is, as a share. */
+  readonly sought: number;
   /** Whether that was ended by the pilot. */
   readonly stopped: boolean;
   /** Whether what would be left of it is told already. */
@@ -97,6 +100,7 @@ const nothing: State = {
   plan: null,
   refusal: null,
   seeking: false,
+  sought: 0,
   whole: false,
   trouble: null,
   stopped: false,
@@ -118,12 +122,15 @@ export function usePlanner(
     // A plan on the way comes by a way of its own, and may come after the last.
     let isAnswered = false;
     setEnding(wanted);
-    setState((before) => ({ ...before, seeking: true, trouble: null, stopped: false }));
+    setState((before) => ({ ...before, seeking: true, sought: 0, trouble: null, stopped: false }));
     const better = ({ plan, stage }: PlanSoFar) => {
       if (isAnswered || wanted.signal.aborted) return;
-      setState({ ...nothing, request, plan, seeking: stage === 'better' });
+      setState(({ sought }) => ({ ...nothing, request, plan, seeking: stage === 'better', sought }));
     };
-    planned(request, known, until, better, wanted.signal).then(
+    const sought = (share: number) => {
+      if (!isAnswered && !wanted.signal.aborted) setState((now) => ({ ...now, sought: share }));
+    };
+    planned(request, known, until, better, sought, wanted.signal).then(
       (outcome) => {
         isAnswered = true;
         const plan = outcome?.ok ? outcome.value : null;
