@@ -53,8 +53,11 @@ function sure(verdicts: Verdicts, found: Found): Found {
 const windier = 4 / 3;
 const longer = 3 / 2;
 
-/** Whether it would still do with the wind a third stronger, with takes half as long again, and with each battery of it failing. */
-export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs): Robustness[] {
+/**
+ * Whether it would still do with the wind a third stronger, with takes half as long again, and with each battery of it failing.
+ * `met` hears plans that would do as things are.
+ */
+export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs, met: Found[]): Robustness[] {
   const { problem, verdicts } = planner;
   const { request } = problem;
   const told = (change: Robustness['change'], otherwise: Found, battery?: Pack): Robustness => {
@@ -74,13 +77,15 @@ export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs): 
     told('takes', plannedOtherwise(planner, found, withTakes(request, longer), beliefs).found),
     ...flown.map((pack) => {
       const without = inCircumstances(problem, { grounded: new Set([pack]) });
-      return told('battery', inTheseCircumstances(verdicts, without, found), problem.packs[pack]);
+      const otherwise = inTheseCircumstances(verdicts, without, found);
+      met.push(otherwise);
+      return told('battery', otherwise, problem.packs[pack]);
     }),
   ];
 }
 
-/** Shots done against packs brought, the best first; with the chargers, and without any. */
-export function packsBrought({ problem, verdicts }: Planner, found: Found): PacksBrought[] {
+/** Shots done against packs brought, the best first; with the chargers, and without any. `met` as there. */
+export function packsBrought({ problem, verdicts }: Planner, found: Found, met: Found[]): PacksBrought[] {
   const best = [...problem.packs].sort((a, b) => worthOf(b) - worthOf(a) || a.index - b.index);
   const ways = problem.chargingPlaces.length > 0 ? [false, true] : [false];
   return ways.flatMap((charging) => {
@@ -92,6 +97,7 @@ export function packsBrought({ problem, verdicts }: Planner, found: Found): Pack
         ...(charging ? {} : { chargingPlaces: [] }),
       });
       last = inTheseCircumstances(verdicts, circumstances, last);
+      met.push(last);
       brought.unshift(toldBrought(problem, last, packs, charging));
     }
     return brought;

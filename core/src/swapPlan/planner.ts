@@ -64,14 +64,20 @@ function* plans(
   const planner = new Planner(problem);
   let last: Found | null = null;
   for (last of planner.better(onTry)) yield { plan: planner.toldOnTheWay(last), stage: 'better' };
-  const found = last as Found;
-  const plan = planner.told(found);
-  yield { plan, stage: 'best' };
-  const whole = {
-    ...plan,
-    unplaced: unplacedTakes(planner, found, beliefs),
-    robustness: robustnessOf(planner, found, beliefs),
-    packs: packsBrought(planner, found),
-  };
-  yield { plan: whole, stage: 'whole' };
+  let found = last as Found;
+  for (;;) {
+    const plan = planner.told(found);
+    yield { plan, stage: 'best' };
+    const met: Found[] = [];
+    const robustness = robustnessOf(planner, found, beliefs, met);
+    const packs = packsBrought(planner, found, met);
+    // Fewer packs cannot do better: a plan that does was overlooked.
+    const better = planner.betterOf(met, found);
+    if (!better) {
+      const unplaced = unplacedTakes(planner, found, beliefs);
+      yield { plan: { ...plan, unplaced, robustness, packs }, stage: 'whole' };
+      return;
+    }
+    found = better;
+  }
 }

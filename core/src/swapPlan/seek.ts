@@ -7,16 +7,16 @@ import { lanesOf } from './lanes';
 import type { Problem } from './problem';
 import { bestOfAll } from './programme';
 import { isBetter } from './rank';
-import type { PlanEffort } from './request';
+import { type PlanEffort, planEfforts } from './request';
 import { inTurn, isScheduled, scheduled, type TimedFlight } from './schedule';
-import { type Found, firstPlan, foundOf, improved, polished, repaired } from './search';
+import { adapted, type Found, firstPlan, foundOf, improved, polished, repaired } from './search';
 import { instantAt, toldFlight } from './tell';
 import { Verdicts } from './verdicts';
 
 /** Draws that a plan is sought with; it is told with all of them. */
 export const drawsOfSearch = 64;
 /** Tries of the search by effort: for each take, and at least; and how often it may fly a flight that sums are unsure of. */
-const tries: Readonly<
+const efforts: Readonly<
   Record<PlanEffort, { readonly forTake: number; readonly least: number; readonly judged: number }>
 > = {
   quick: { forTake: 4, least: 40, judged: 10 },
@@ -25,6 +25,10 @@ const tries: Readonly<
 };
 /** A problem of more takes than that is tried less often the more there are, since each try costs more. */
 const manyTakes = 40;
+/** Of half as many takes or fewer a search is begun more than once: where it ends hangs on how it begins. */
+const fewTakes = 20;
+/** And so often again where what was found was not sure. */
+const mostAgain = 2;
 /** Rounds of finding that a flight is not sure when flown step by step, and seeking on without it. */
 const mostRounds = 12;
 /** By so much more a flight weighs that was found not to be sure. */
@@ -41,7 +45,7 @@ export function weightOf({ takes, weathers }: Problem): number {
 }
 
 function triesFor(takes: number, effort: PlanEffort): number {
-  const { forTake, least } = tries[effort];
+  const { forTake, least } = efforts[effort];
   return takes <= manyTakes
     ? Math.max(least, forTake * takes)
     : Math.ceil((forTake * manyTakes ** 2) / takes);
@@ -68,7 +72,12 @@ export class Planner {
     this.verdicts = new Verdicts(problem, Math.min(draws, drawsOfSearch));
     this.fine = new Verdicts(problem, draws);
     this.fleet = this.fine.fleet;
-    let left = tries[effort].judged;
+    this.mayJudge(efforts.quick.judged);
+  }
+
+  /** So many flights may be flown because sums are unsure of them. */
+  private mayJudge(count: number): void {
+    let left = count;
     this.verdicts.judge = (departure) =>
       left-- > 0 ? isSure(this.fleet, departure, this.fine.foreseen(departure)) : null;
   }
@@ -88,19 +97,48 @@ export class Planner {
       yield exact;
       return;
     }
-    const first = this.assured(firstPlan(this.verdicts));
-    yield first;
-    const count = triesFor(weightOf(this.problem), this.effort);
-    let [shown, last] = [first, first];
-    for (const better of improved(this.verdicts, first, count, seedOf(this.problem), onTry)) {
-      last = better;
-      if (!placesMore(better, shown) || better.schedule.flights.some((flight) => !this.isSure(flight)))
-        continue;
-      shown = better;
-      yield shown;
+    let shown = this.assured(firstPlan(this.verdicts));
+    yield shown;
+    const passes = planEfforts.slice(0, planEfforts.indexOf(this.effort) + 1);
+    for (const [pass, effort] of passes.entries()) {
+      const sought = (share: number) => onTry?.((pass + share) / passes.length);
+      for (shown of this.pass(shown, effort, sought)) yield shown;
     }
-    const sure = this.assured(polished(this.verdicts, last));
-    if (isBetter(sure.rank, shown.rank)) yield sure;
+  }
+
+  /** What is found with the tries of one effort, from the best there is; more effort goes through those of less before. */
+  private *pass(from: Found, effort: PlanEffort, sought: (share: number) => void): Generator<Found, void> {
+    const tries = triesFor(weightOf(this.problem), effort);
+    this.mayJudge(efforts[effort].judged);
+    let shown = from;
+    let starts = effort === 'quick' ? Math.max(1, Math.floor(fewTakes / this.problem.takes.length)) : 1;
+    const most = starts + mostAgain;
+    for (let start = 0; start < starts; start++) {
+      const onTry = (share: number) => sought((start + share) / starts);
+      let last = shown;
+      for (const better of improved(this.verdicts, shown, tries, seedOf(this.problem) + start, onTry)) {
+        last = better;
+        if (!placesMore(better, shown) || better.schedule.flights.some((flight) => !this.isSure(flight)))
+          continue;
+        shown = better;
+        yield shown;
+      }
+      const sure = this.assured(polished(this.verdicts, last));
+      if (isBetter(sure.rank, shown.rank)) {
+        shown = sure;
+        yield shown;
+      }
+      // What was found is not sure in all draws; that is known now, and another may be.
+      if (placesMore(last, shown)) starts = Math.min(most, starts + 1);
+    }
+  }
+
+  /** The best of some plans that were met otherwise, if it is sure and better than one; null where none is. */
+  betterOf(met: readonly Found[], than: Found): Found | null {
+    const best = met.reduce((best, one) => (isBetter(one.rank, best.rank) ? one : best), than);
+    if (best === than || this.isBest) return null;
+    const made = this.assured(adapted(this.verdicts, best.draft, 0));
+    return isBetter(made.rank, than.rank) ? made : null;
   }
 
   private ofAll(): Found | null {
