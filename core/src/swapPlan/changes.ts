@@ -44,6 +44,16 @@ export function withWarmPacks(request: PlanRequest): PlanRequest | null {
   return { ...request, batteries };
 }
 
+/** Whether it makes a difference when a shoot begins, and may still be asked. */
+export function hangsOnTheHour({ hours, shots, endAt, flown }: PlanRequest): boolean {
+  if (flown?.length) return false;
+  return (
+    (hours?.length ?? 0) > 1 ||
+    endAt != null ||
+    shots.some(({ light, earliestAt, latestAt }) => light || earliestAt || latestAt)
+  );
+}
+
 /** A shot at the same point, flown from another launch place. */
 export function fromPlace(shot: Shot, place: LaunchPlace, places: readonly LaunchPlace[]): Shot {
   const here = places.find(({ id }) => id === shot.launchPlaceId) ?? places[0];

@@ -1,14 +1,15 @@
 import type { LaunchPlace } from '../air/site';
 import type { Belief } from '../belief/belief';
 import { type Sentence, sentence } from '../units/sentence';
-import { fromPlace, warmC, withBatteryMore, withChargerMore, withWarmPacks } from './changes';
+import type { SwapPlan } from './answer';
+import { fromPlace, hangsOnTheHour, warmC, withBatteryMore, withChargerMore, withWarmPacks } from './changes';
 import { placedTakes, plannedOtherwise } from './further';
 import { problemOf } from './problem';
 import type { PlanRequest } from './request';
-import type { Found } from './search';
 import { Planner } from './seek';
+import { instantAt } from './tell';
 
-/** What a plan comes to: takes placed, take-offs, and when all are down. */
+/** What a plan comes to, with what is flown already: takes placed, take-offs, and when all are down. */
 export interface Outlook {
   readonly takesPlaced: number;
   readonly takeoffs: number;
@@ -28,21 +29,26 @@ export interface WhatHelps {
 
 const shiftsMin = [-90, -60, -30, 30, 60, 90];
 
-/** What would help a plan: each thing tried, beginning with the plan as it is. A request that contradicts itself nowhere. */
-export function whatHelps(request: PlanRequest, beliefs: Readonly<Record<string, Belief>>): WhatHelps {
+/** What would help a plan of a request: each thing tried, beginning with the plan as it is told. */
+export function whatHelps(
+  request: PlanRequest,
+  beliefs: Readonly<Record<string, Belief>>,
+  plan: SwapPlan,
+): WhatHelps {
   const planner = new Planner(problemOf(request, beliefs));
-  const found = planner.best();
+  const asTold = planner.asTold(plan);
   const tried = (other: PlanRequest): Outlook => {
-    const otherwise = plannedOtherwise(planner, found, other, beliefs);
-    return outlookOf(
-      Date.parse(other.startAt),
-      placedTakes(otherwise.problem, otherwise.found).size,
-      otherwise.found,
-    );
+    const { problem, found } = plannedOtherwise(planner, asTold, other, beliefs);
+    return {
+      takesPlaced: placedTakes(problem, found).size,
+      takeoffs: problem.flown.length + found.draft.length,
+      endAt: instantAt(problem, found.schedule.endS),
+    };
   };
+  const { mustsPlaced, nicesPlaced, takeoffs, endAt } = plan.figures;
   const startMs = Date.parse(request.startAt);
   return {
-    asIs: outlookOf(startMs, placedTakes(planner.problem, found).size, found),
+    asIs: { takesPlaced: mustsPlaced + nicesPlaced, takeoffs, endAt },
     changes: changesOf(request).map(({ change, other }) => ({ change, outlook: tried(other) })),
     starts: hangsOnTheHour(request)
       ? shiftsMin.map((minutes) => {
@@ -51,23 +57,6 @@ export function whatHelps(request: PlanRequest, beliefs: Readonly<Record<string,
         })
       : [],
   };
-}
-
-function outlookOf(startMs: number, takesPlaced: number, { draft, schedule }: Found): Outlook {
-  return {
-    takesPlaced,
-    takeoffs: draft.length,
-    endAt: new Date(startMs + schedule.endS * 1000).toISOString(),
-  };
-}
-
-function hangsOnTheHour({ hours, shots, endAt, flown }: PlanRequest): boolean {
-  if (flown?.length) return false;
-  return (
-    (hours?.length ?? 0) > 1 ||
-    endAt != null ||
-    shots.some(({ light, earliestAt, latestAt }) => light || earliestAt || latestAt)
-  );
 }
 
 interface Change {

@@ -307,7 +307,7 @@ describe('what has no place', () => {
 test('what would help is tried: a battery more places the second shot, warm packs the one that is a little too long', () => {
   const cold = { ...pack, id: 'a', label: 'Jay 1', startTemperatureC: 0, waitingTemperatureC: 0 };
   const asked = { ...request, batteries: [cold], shots: [shot('one', 12), shot('two', 12)] };
-  const { asIs, changes, starts } = whatHelps(asked, few);
+  const { asIs, changes, starts } = whatHelps(asked, few, answered(planSwaps(asked, few)));
   expect(asIs).toMatchObject({ takesPlaced: 1, takeoffs: 1 });
   expect(changes.map(({ change, outlook }) => [change.code, outlook.takesPlaced])).toEqual([
     ['battery-more', 2],
@@ -316,7 +316,7 @@ test('what would help is tried: a battery more places the second shot, warm pack
   expect(starts).toEqual([]);
   const longest = plan([shot('one', 60)], { batteries: [cold] }).unplaced[0]?.reason.values.possibleS;
   const long = { ...asked, shots: [shot('one', (Number(longest) + 20) / 60)], endAt: '2026-11-26T08:30:00Z' };
-  const warm = whatHelps(long, few);
+  const warm = whatHelps(long, few, answered(planSwaps(long, few)));
   expect(warm.asIs.takesPlaced).toBe(0);
   expect(warm.changes.find(({ change }) => change.code === 'packs-warm')?.outlook.takesPlaced).toBe(1);
   // Ninety minutes later the crew's hours are over.
@@ -509,10 +509,30 @@ describe('weather by the hour', () => {
     expect(plan([far()], { conditions: null, hours: rows(() => ({ windMps: 7 })) }).flights).toEqual([]);
   });
 
+  test('how long it could last where no hour is enough is told of the calmest of its hours, not of the first', () => {
+    const hours = rows((hour) => ({ windMps: [4, 4, 4, 4, 4, 1, 1, 1][hour] as number }));
+    const long = (more: Partial<Shot> = {}) =>
+      Number(
+        plan([shot('long', 40, more)], { conditions: null, hours }).unplaced[0]?.reason.values.possibleS ?? 0,
+      );
+    const calm = plan([shot('long', 40)], { conditions: null, hours: rows(() => ({ windMps: 1 })) });
+    expect(long()).toBeCloseTo(Number(calm.unplaced[0]?.reason.values.possibleS), 6);
+    expect(long({ latestAt: '2026-11-26T08:45:00Z' })).toBeLessThan(long() - 60);
+  });
+
   test('a shot that waits for its hour is judged in the wind of that hour, which only turns and does not drop', () => {
     const hours = rows((hour) => ({ windMps: 3, fromDeg: hour < 4 ? 240 : 330 }));
     const late = far({ earliestAt: '2026-11-26T10:00:00Z' });
     expect(plan([late], { conditions: null, hours }).flights).toHaveLength(1);
+  });
+
+  test('what could fly before the wind is too strong, while another does, says so; begun earlier it finds a place', () => {
+    const hours = rows((hour) => ({ windMps: hour < 5 ? 1 : 16 }));
+    const batteries = ['a', 'b'].map((id) => ({ ...pack, id, label: id }));
+    const startAt = '2026-11-26T09:00:00Z';
+    const made = plan([shot('one', 12), shot('two', 12)], { conditions: null, hours, batteries, startAt });
+    expect(why(made)).toEqual(['Others are in the air while the weather is fair enough for it.']);
+    expect(remedies(made)).toEqual(['Begin 30:00 min earlier.']);
   });
 });
 

@@ -4,7 +4,7 @@ import { cautionsOf } from './cautions';
 import { isSure } from './exactFlight';
 import { Fleet } from './fleet';
 import { lanesOf } from './lanes';
-import type { Problem } from './problem';
+import type { Problem, Take } from './problem';
 import { bestOfAll } from './programme';
 import { isBetter } from './rank';
 import { type PlanEffort, planEfforts } from './request';
@@ -131,6 +131,18 @@ export class Planner {
       // What was found is not sure in all draws; that is known now, and another may be.
       if (placesMore(last, shown)) starts = Math.min(most, starts + 1);
     }
+  }
+
+  /** A plan that was told, as the search has one. */
+  asTold({ flights }: SwapPlan): Found {
+    const { packs, takes, flown } = this.problem;
+    const draft = flights.slice(flown.length).map(({ batteryId, shots }) => ({
+      pack: packs.findIndex(({ battery }) => battery.id === batteryId),
+      takes: shots.map(
+        ({ shotId, take }) => takes.find(({ shot, number }) => shot.id === shotId && number === take) as Take,
+      ),
+    }));
+    return adapted(this.verdicts, draft, 0);
   }
 
   /** The best of some plans that were met otherwise, if it is sure and better than one; null where none is. */

@@ -1,11 +1,19 @@
 import type { Belief } from '../belief/belief';
 import { type Sentence, sentence } from '../units/sentence';
 import type { RemedyCode, UnplacedCode, UnplacedTake } from './answer';
-import { fromPlace, warmC, withBatteryMore, withChargerMore, withShot, withWarmPacks } from './changes';
+import {
+  fromPlace,
+  hangsOnTheHour,
+  warmC,
+  withBatteryMore,
+  withChargerMore,
+  withShot,
+  withWarmPacks,
+} from './changes';
 import { exactFlight, lastTake } from './exactFlight';
 import { asKept } from './fleet';
 import { placedTakes, plannedOtherwise } from './further';
-import type { Pack, Take } from './problem';
+import { type Pack, type Problem, quarterS, type Take } from './problem';
 import type { PlanRequest } from './request';
 import { type Hindrance, isScheduled, scheduled } from './schedule';
 import type { Found } from './search';
@@ -89,7 +97,9 @@ function whyNotThere(
     return sentence('crew-hours', 'The crew’s hours are over before it can be flown.');
   if (request.order === 'kept' && places({ ...request, order: 'free' }))
     return sentence('order', 'In this order there is no place for it; in another there is.');
-  return sentence('window', 'Others are in the air while its light or time lasts.');
+  return take.windows
+    ? sentence('window', 'Others are in the air while its light or time lasts.')
+    : sentence('window', 'Others are in the air while the weather is fair enough for it.');
 }
 
 /** What hinders a take that is the only one; null where nothing does. What it comes after is taken as flown. */
@@ -119,9 +129,9 @@ function whyNotAlone(
   );
 }
 
-/** How long it could last at most, on the best battery. */
+/** How long it could last at most: on the best battery, in the calmest air. */
 function whyNoPackLasts({ fleet, problem }: Planner, take: Take, packs: readonly Pack[]): Why {
-  const weather = problem.weathers.findIndex((one) => one !== null);
+  const weather = calmestWeather(problem, take);
   const [best] = packs
     .map((pack) => {
       const departure = { pack, takes: [take], weather, state: asKept(pack) };
@@ -140,6 +150,16 @@ function whyNoPackLasts({ fleet, problem }: Planner, take: Take, packs: readonly
         'No battery gets there and back with the reserve so surely in this wind; the best is {label}.',
         { label },
       );
+}
+
+/** Of the quarters of an hour in which a take may be in the air. */
+function calmestWeather({ weathers }: Problem, { windows }: Take): number {
+  const isOpen = (quarter: number) =>
+    windows === null ||
+    weathers.length === 1 ||
+    windows.some(({ fromS, untilS }) => fromS < (quarter + 1) * quarterS && untilS > quarter * quarterS);
+  const known = weathers.flatMap((weather, at) => (weather && isOpen(at) ? [{ at, ...weather.wind }] : []));
+  return known.sort((a, b) => a.speedMps - b.speedMps)[0]?.at ?? 0;
 }
 
 interface Change {
@@ -187,8 +207,7 @@ class Remedies {
 function generalChanges({ problem }: Planner): Change[] {
   const { request, startMs } = problem;
   const changes: Change[] = [];
-  const isTimed = request.endAt != null || request.shots.some(({ latestAt, light }) => latestAt || light);
-  if (isTimed && problem.flown.length === 0) {
+  if (hangsOnTheHour(request)) {
     for (const durationS of earlierS) {
       const startAt = new Date(startMs - durationS * 1000).toISOString();
       changes.push({

@@ -1,4 +1,4 @@
-import type { Outlook, PlanRequest, WhatHelps } from '@acorn-tally/core';
+import type { Outlook, PlanRequest, SwapPlan, WhatHelps } from '@acorn-tally/core';
 import { Button, Loader, Table } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { Say } from '../fields/Say';
@@ -12,12 +12,14 @@ import { counted } from './planWords';
 import { useKnown } from './useShooting';
 
 interface Props {
+  /** The plan of the request; null while it is sought. */
+  readonly plan: SwapPlan | null;
   readonly request: PlanRequest;
   readonly names: Names;
 }
 
 /** What would help: another start, a charger or a battery more, warm packs, another launch place; each tried when it is asked for. */
-export function Helps({ request, names }: Props) {
+export function Helps({ plan, request, names }: Props) {
   const [asked, setAsked] = useState<PlanRequest | null>(null);
   const [helps, setHelps] = useState<WhatHelps | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -25,11 +27,11 @@ export function Helps({ request, names }: Props) {
   useEffect(() => {
     setHelps(null);
     setTrouble(null);
-    if (asked !== request) return;
+    if (asked !== request || !plan) return;
     const wanted = new AbortController();
-    helpsFor(request, known, wanted.signal).then(setHelps, (error: Error) => setTrouble(error.message));
+    helpsFor(request, known, plan, wanted.signal).then(setHelps, (error: Error) => setTrouble(error.message));
     return () => wanted.abort();
-  }, [asked, request, known]);
+  }, [asked, plan, request, known]);
   const isTrying = asked === request && !helps && !trouble;
   return (
     <Section title="What would help" className={styles.helps}>

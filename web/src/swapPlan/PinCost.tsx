@@ -35,6 +35,8 @@ export function costInWords(pinned: SwapPlan, free: SwapPlan): string {
   const chance = (one: SwapPlan) => Math.max(0, ...one.flights.map(({ chanceEarly }) => chanceEarly));
   const risk = Math.round((chance(pinned) - chance(free)) * 100);
   const lost = placed(free) - placed(pinned);
+  // Pinned as it is, it is also a plan without pins: one that is found and is no better says nothing.
+  if ((lost || takeoffs || minutes) < 0) return 'nothing';
   const parts = [
     lost > 0 && `${counted(lost, 'take', 'takes')} without a place`,
     takeoffs !== 0 &&

@@ -13,6 +13,7 @@ import { Button, Table } from '@mantine/core';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Empty } from '../parts/Empty';
+import { Wide } from '../parts/Wide';
 import { clockAt } from '../state/clock';
 import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
@@ -44,12 +45,12 @@ interface Props {
 
 function CardOf({ shoot, conditions }: Props) {
   const shooting = useShooting(shoot, conditions);
-  const { plan, request, seeking } = usePlan(shooting);
+  const { plan, request, seeking, whole } = usePlan(shooting);
   // Only the last plan is printed: what stands on the screen next to it must say the same.
-  if (!plan || seeking)
+  if (!plan || !whole)
     return (
       <main>
-        <Empty title={seeking ? 'Planning …' : 'There is no plan to print'}>
+        <Empty title={seeking || plan ? 'Planning …' : 'There is no plan to print'}>
           <p>{shoot.name}</p>
         </Empty>
       </main>
@@ -93,58 +94,60 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
           .join(' · ')}{' '}
         · touch down with {reserve} · swap {minutesAndSeconds(shoot.swapTimeS)} min
       </p>
-      <Table>
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th scope="col">Take-off</Table.Th>
-            <Table.Th scope="col">Battery</Table.Th>
-            <Table.Th scope="col">Shots</Table.Th>
-            <Table.Th scope="col">Turn back by</Table.Th>
-            <Table.Th scope="col">at</Table.Th>
-            <Table.Th scope="col">Down</Table.Th>
-            <Table.Th scope="col">with</Table.Th>
-            <Table.Th scope="col">Then swap</Table.Th>
-            <Table.Th scope="col">Was left</Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
-          {plan.flights.map((flight, i) => {
-            const swapS = swapped(flight, i);
-            return (
-              <Table.Tr key={flight.number}>
-                <Table.Td>
-                  <b>{time(flight.takeoffAt)}</b>
-                  {isFromSeveral(plan) && <div>{placeOf(flight.launchPlaceId)}</div>}
-                </Table.Td>
-                <Table.Td>
-                  {labelOf(flight.batteryId)}
-                  <div>{percent(flight.startCharge)}</div>
-                </Table.Td>
-                <Table.Td>
-                  {flight.shots.map(({ shotId, take, startAt }) => (
-                    <div key={`${shotId} ${take}`}>
-                      {time(startAt)} {shotOf(shotId)?.name}
-                      {take > 1 && `, take ${take}`}, {minutesAndSeconds(shotOf(shotId)?.durationS ?? 0)} min,{' '}
-                      {write('distance', shotOf(shotId)?.distanceM ?? 0)} out,{' '}
-                      {write('distance', shotOf(shotId)?.heightM ?? 0)} up
-                    </div>
-                  ))}
-                </Table.Td>
-                <Table.Td>
-                  <b className={styles.turn}>
-                    {flight.turnBackCharge === null ? '–' : turnBackPercent(flight.turnBackCharge)}
-                  </b>
-                </Table.Td>
-                <Table.Td>{time(flight.turnBackAt)}</Table.Td>
-                <Table.Td>{time(flight.touchdownAt)}</Table.Td>
-                <Table.Td>{percent(flight.touchdownCharge.p50)}</Table.Td>
-                <Table.Td>{swapS === null ? '–' : `${minutesAndSeconds(swapS)} min`}</Table.Td>
-                <Table.Td>______ %</Table.Td>
-              </Table.Tr>
-            );
-          })}
-        </Table.Tbody>
-      </Table>
+      <Wide label="Flights" minWidth={760} className={styles.flights}>
+        <Table>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th scope="col">Take-off</Table.Th>
+              <Table.Th scope="col">Battery</Table.Th>
+              <Table.Th scope="col">Shots</Table.Th>
+              <Table.Th scope="col">Turn back by</Table.Th>
+              <Table.Th scope="col">at</Table.Th>
+              <Table.Th scope="col">Down</Table.Th>
+              <Table.Th scope="col">with</Table.Th>
+              <Table.Th scope="col">Then swap</Table.Th>
+              <Table.Th scope="col">Was left</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {plan.flights.map((flight, i) => {
+              const swapS = swapped(flight, i);
+              return (
+                <Table.Tr key={flight.number}>
+                  <Table.Td>
+                    <b>{time(flight.takeoffAt)}</b>
+                    {isFromSeveral(plan) && <div>{placeOf(flight.launchPlaceId)}</div>}
+                  </Table.Td>
+                  <Table.Td>
+                    {labelOf(flight.batteryId)}
+                    <div>{percent(flight.startCharge)}</div>
+                  </Table.Td>
+                  <Table.Td>
+                    {flight.shots.map(({ shotId, take, startAt }) => (
+                      <div key={`${shotId} ${take}`}>
+                        {time(startAt)} {shotOf(shotId)?.name}
+                        {take > 1 && `, take ${take}`}, {minutesAndSeconds(shotOf(shotId)?.durationS ?? 0)}{' '}
+                        min, {write('distance', shotOf(shotId)?.distanceM ?? 0)} out,{' '}
+                        {write('distance', shotOf(shotId)?.heightM ?? 0)} up
+                      </div>
+                    ))}
+                  </Table.Td>
+                  <Table.Td>
+                    <b className={styles.turn}>
+                      {flight.turnBackCharge === null ? '–' : turnBackPercent(flight.turnBackCharge)}
+                    </b>
+                  </Table.Td>
+                  <Table.Td>{time(flight.turnBackAt)}</Table.Td>
+                  <Table.Td>{time(flight.touchdownAt)}</Table.Td>
+                  <Table.Td>{percent(flight.touchdownCharge.p50)}</Table.Td>
+                  <Table.Td>{swapS === null ? '–' : `${minutesAndSeconds(swapS)} min`}</Table.Td>
+                  <Table.Td>______ %</Table.Td>
+                </Table.Tr>
+              );
+            })}
+          </Table.Tbody>
+        </Table>
+      </Wide>
       <h2>Batteries</h2>
       <p>
         {plan.lanes

@@ -270,7 +270,9 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
         </>
       )}
       <Cards plan={plan} request={request} shoot={shoot} names={names} whole={now.whole} onSplit={split} />
-      {request.shots.length > 0 && now.whole && <Helps request={request} names={names} />}
+      {request.shots.length > 0 && now.whole && (
+        <Helps plan={now.fresh ? plan : null} request={request} names={names} />
+      )}
       {plan.flights.length > 0 && (
         <PlanFiles plan={plan} request={request} shoot={shoot} conditions={conditions} />
       )}

@@ -1,4 +1,5 @@
 import type { SwapPlan } from '@acorn-tally/core';
+import { costInWords } from './PinCost';
 import { chanceInWords, planHeadline, provedInWords } from './planWords';
 
 const plan = (takeoffs: number, batteriesFlown: number, without: string[], more = {}): SwapPlan => ({
@@ -51,4 +52,15 @@ test('a chance is said as pilots say it', () => {
     '6 in 10',
     'nearly always',
   ]);
+});
+
+test('what pins cost is against the plan without them; one that was found and is no better says nothing', () => {
+  const at = (endAt: string, takeoffs: number, mustsPlaced = 3) =>
+    plan(takeoffs, 2, [], { endAt: `2026-11-26T${endAt}:00Z`, mustsPlaced });
+  expect(costInWords(at('09:10', 3), at('09:04', 2))).toBe('one take-off more, 6 min later');
+  expect(costInWords(at('09:00', 2, 2), at('09:04', 3))).toBe(
+    'one take without a place, one take-off less, 4 min earlier',
+  );
+  expect(costInWords(at('09:10', 3), at('09:20', 3))).toBe('nothing');
+  expect(costInWords(at('09:10', 2), at('09:00', 3))).toBe('nothing');
 });

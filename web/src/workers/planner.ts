@@ -56,8 +56,8 @@ const planner = {
   },
 
   /** What would help a plan, each thing tried. */
-  helps(request: PlanRequest, known: Readonly<Record<string, Knowledge>>): WhatHelps {
-    return whatHelps(request, beliefsOf(known));
+  helps(request: PlanRequest, known: Readonly<Record<string, Knowledge>>, plan: SwapPlan): WhatHelps {
+    return whatHelps(request, beliefsOf(known), plan);
   },
 };
 

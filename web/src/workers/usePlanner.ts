@@ -61,6 +61,7 @@ function planned(
 export function helpsFor(
   request: PlanRequest,
   known: Readonly<Record<string, Knowledge>>,
+  plan: SwapPlan,
   wanted: AbortSignal,
 ): Promise<WhatHelps> {
   const { worker, planning } = begun();
@@ -68,7 +69,7 @@ export function helpsFor(
     const end = () => worker.terminate();
     wanted.addEventListener('abort', end);
     worker.onerror = () => reject(new Error('It could not be tried.'));
-    planning.helps(request, known).then(resolve, reject).finally(end);
+    planning.helps(request, known, plan).then(resolve, reject).finally(end);
   });
 }
 
