@@ -6,8 +6,8 @@ import { problemOf } from './problem';
 import { brim, Verdicts } from './verdicts';
 
 const belief = boxDrawn(16);
-const shoot = (seed: number) => {
-  const drawn = { shots: 5, packs: 2, shotS: [60, 400], startCharge: [0.8, 1], windMps: 2 } as const;
+const shoot = (seed: number, shotS: readonly [number, number] = [60, 400]) => {
+  const drawn = { shots: 5, packs: 2, shotS, startCharge: [0.8, 1], windMps: 2 } as const;
   const problem = problemOf(steadyRequest(seed, drawn), { jay: belief });
   return { problem, verdicts: new Verdicts(problem, 16) };
 };
@@ -95,4 +95,61 @@ test('the least charge for a flight is enough, and two hundredths less is not', 
     expect([fits(least + 1e-6), fits(least - 0.02)]).toEqual([true, false]);
   }
   expect(asked).toBeGreaterThan(20);
+});
+
+test('near the brim a full pack flies as flying it step by step says, though sums alone refuse it', () => {
+  let refused = 0;
+  for (let seed = 1; seed < 40; seed++) {
+    const { problem, verdicts } = shoot(seed, [300, 600]);
+    const flown = new Verdicts(problem, 16);
+    flown.mayFly(Number.POSITIVE_INFINITY);
+    for (const departure of flightsOf({ problem, verdicts })) {
+      const state = { charge: 1, temperatureC: 18, asKept: false };
+      const { pack, takes } = departure;
+      if (verdicts.surely(pack, state, 0, takes) !== null) continue;
+      const sure = isSure(verdicts.fleet, { ...departure, state });
+      expect(flown.fits(pack, state, 0, takes)).toBe(sure);
+      expect(flown.leastCharge(pack, 18, 0, takes) !== null).toBe(sure);
+      if (sure && !verdicts.fits(pack, state, 0, takes)) refused++;
+    }
+  }
+  expect(refused).toBeGreaterThan(2);
+});
+
+test('what a pack has in an air hangs on that air alone, not on which one was asked before', () => {
+  const { conditions, ...request } = steadyRequest(1, {
+    shots: 1,
+    packs: 1,
+    shotS: [60, 400],
+    startCharge: [1, 1],
+    windMps: 2,
+  });
+  const hours = ['06', '12'].map((hour, i) => ({
+    ...(conditions as NonNullable<typeof conditions>),
+    at: `2026-11-26T${hour}:00:00Z`,
+    airTemperatureC: 5 + 2 * i,
+  }));
+  const problem = problemOf({ ...request, conditions: null, hours }, { jay: belief });
+  const [pack] = problem.packs;
+  const hasIn = (weathers: readonly number[]) => {
+    const verdicts = new Verdicts(problem, 16);
+    const state = { charge: 1, temperatureC: 18, asKept: false };
+    return new Map(
+      weathers.map((weather) => [weather, verdicts.capacity(pack as never, state, weather).untilReserveS]),
+    );
+  };
+  const asked = problem.weathers.flatMap((weather, at) => (weather ? [at] : []));
+  const [forth, back] = [hasIn(asked), hasIn(asked.toReversed())];
+  expect(asked.length).toBeGreaterThan(4);
+  for (const weather of asked) {
+    expect(forth.get(weather)).toEqual(back.get(weather));
+    const steady = problemOf({ ...request, conditions: problem.weathers[weather] }, { jay: belief });
+    const full = { charge: 1, temperatureC: 18, asKept: false };
+    const has = new Verdicts(steady, 16).capacity(steady.packs[0] as never, full, 0).untilReserveS;
+    // Whoever hovers where the wind blows as in the first weather.
+    const there = forth.get(weather) as Float64Array;
+    has.forEach((s, d) => {
+      expect(Math.abs((there[d] as number) / s - 1)).toBeLessThan(0.01);
+    });
+  }
 });

@@ -16,6 +16,8 @@ type Beliefs = Readonly<Record<string, Belief>>;
 function triesFor(problem: Problem): number {
   return Math.max(3, Math.round(12 * Math.min(1, 20 / weightOf(problem))));
 }
+/** And how often a flight is flown that sums are unsure of: what the plan there is needs, above all. */
+const mostJudged = 10;
 /** So many numbers of packs are tried at most, the same steps apart. */
 const mostBrought = 15;
 
@@ -30,6 +32,7 @@ export function plannedOtherwise(planner: Planner, { draft }: Found, request: Pl
       : [];
   });
   const verdicts = new Verdicts(problem, planner.verdicts.draws);
+  verdicts.mayFly(mostJudged);
   return { problem, found: sure(verdicts, adapted(verdicts, retold, triesFor(problem))) };
 }
 
@@ -58,7 +61,7 @@ const longer = 3 / 2;
  * `met` hears plans that would do as things are.
  */
 export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs, met: Found[]): Robustness[] {
-  const { problem, verdicts } = planner;
+  const { problem } = planner;
   const { request } = problem;
   const told = (change: Robustness['change'], otherwise: Found, battery?: Pack): Robustness => {
     const has = placedTakes(problem, otherwise);
@@ -77,7 +80,7 @@ export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs, m
     told('takes', plannedOtherwise(planner, found, withTakes(request, longer), beliefs).found),
     ...flown.map((pack) => {
       const without = inCircumstances(problem, { grounded: new Set([pack]) });
-      const otherwise = inTheseCircumstances(verdicts, without, found);
+      const otherwise = inTheseCircumstances(planner, without, found);
       met.push(otherwise);
       return told('battery', otherwise, problem.packs[pack]);
     }),
@@ -85,7 +88,8 @@ export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs, m
 }
 
 /** Shots done against packs brought, the best first; with the chargers, and without any. `met` as there. */
-export function packsBrought({ problem, verdicts }: Planner, found: Found, met: Found[]): PacksBrought[] {
+export function packsBrought(planner: Planner, found: Found, met: Found[]): PacksBrought[] {
+  const { problem } = planner;
   const best = [...problem.packs].sort((a, b) => worthOf(b) - worthOf(a) || a.index - b.index);
   const ways = problem.chargingPlaces.length > 0 ? [false, true] : [false];
   return ways.flatMap((charging) => {
@@ -96,7 +100,7 @@ export function packsBrought({ problem, verdicts }: Planner, found: Found, met: 
         grounded: new Set(best.slice(packs).map(({ index }) => index)),
         ...(charging ? {} : { chargingPlaces: [] }),
       });
-      last = inTheseCircumstances(verdicts, circumstances, last);
+      last = inTheseCircumstances(planner, circumstances, last);
       met.push(last);
       brought.unshift(toldBrought(problem, last, packs, charging));
     }
@@ -116,8 +120,9 @@ function toldBrought(problem: Problem, found: Found, packs: number, charging: bo
   };
 }
 
-function inTheseCircumstances(known: Verdicts, problem: Problem, { draft }: Found): Found {
+function inTheseCircumstances({ verdicts: known, fine }: Planner, problem: Problem, { draft }: Found): Found {
   const verdicts = new Verdicts(problem, known.draws, known);
+  verdicts.mayFly(mostJudged, fine);
   return sure(verdicts, adapted(verdicts, draft, triesFor(problem)));
 }
 

@@ -72,14 +72,7 @@ export class Planner {
     this.verdicts = new Verdicts(problem, Math.min(draws, drawsOfSearch));
     this.fine = new Verdicts(problem, draws);
     this.fleet = this.fine.fleet;
-    this.mayJudge(efforts.quick.judged);
-  }
-
-  /** So many flights may be flown because sums are unsure of them. */
-  private mayJudge(count: number): void {
-    let left = count;
-    this.verdicts.judge = (departure) =>
-      left-- > 0 ? isSure(this.fleet, departure, this.fine.foreseen(departure)) : null;
+    this.verdicts.mayFly(efforts.quick.judged, this.fine);
   }
 
   /** The best plan this effort finds. */
@@ -109,7 +102,7 @@ export class Planner {
   /** What is found with the tries of one effort, from the best there is; more effort goes through those of less before. */
   private *pass(from: Found, effort: PlanEffort, sought: (share: number) => void): Generator<Found, void> {
     const tries = triesFor(weightOf(this.problem), effort);
-    this.mayJudge(efforts[effort].judged);
+    this.verdicts.mayFly(efforts[effort].judged, this.fine);
     let shown = from;
     let starts = effort === 'quick' ? Math.max(1, Math.floor(fewTakes / this.problem.takes.length)) : 1;
     const most = starts + mostAgain;

@@ -3,7 +3,7 @@ import { cellChargeOf } from '../battery/gauge';
 import { drain, momentAtCharge } from '../flight/drain';
 import { leastAtTouchdown } from '../reserve/policy';
 import { EquivalentSeconds, hoverPowersW } from './equivalents';
-import type { Departure, Foreseen } from './exactFlight';
+import { type Departure, type Foreseen, isSure } from './exactFlight';
 import { Fleet, type PackState } from './fleet';
 import type { Pack, Problem, Take } from './problem';
 
@@ -93,12 +93,12 @@ export class Verdicts {
   }
 
   fits(pack: Pack, state: PackState, weather: number, takes: readonly Take[]): boolean {
-    const known = state.asKept ? this.flown.get(asKeptKey(pack, state, weather, takes)) : undefined;
+    const known = isPlain(state) ? this.flown.get(plainKey(pack, state, weather, takes)) : undefined;
     if (known !== undefined) return known;
     if (this.isHopeless(pack, state, weather, takes)) return false;
     const capacity = this.capacity(pack, state, weather);
     this.laid.lay(this.flightsOf(pack.kind, weather), takes);
-    if (state.asKept && this.judge && this.outside(capacity, brim) === null) {
+    if (isPlain(state) && this.judge && this.outside(capacity, brim) === null) {
       const judged = this.judge({ pack, state, weather, takes });
       if (judged !== null) {
         this.showed(judged, { pack, state, weather, takes }, 1);
@@ -116,7 +116,13 @@ export class Verdicts {
   }
 
   /** Who flies a flight step by step where sums cannot say; null once that was asked too often. */
-  judge: ((departure: Departure) => boolean | null) | null = null;
+  private judge: ((departure: Departure) => boolean | null) | null = null;
+
+  /** So many flights may be flown step by step because sums cannot say; in the draws of verdicts of the same problem. */
+  mayFly(count: number, fine: Verdicts = this): void {
+    let left = count;
+    this.judge = (departure) => (left-- > 0 ? isSure(fine.fleet, departure, fine.foreseen(departure)) : null);
+  }
 
   /** Whether a flight fits above the brim, does not even below it, or is so near that sums cannot say: null. */
   surely(
@@ -176,13 +182,14 @@ export class Verdicts {
     takes: readonly Take[],
   ): number | null {
     const full = { charge: 1, temperatureC, asKept: false };
-    if (this.isHopeless(pack, full, weather, takes)) return null;
+    if (!this.fits(pack, full, weather, takes)) return null;
     const factor = this.handicaps.get(keyOf(pack.kind, weather, takes)) ?? 1;
     const at = (node: number) =>
       this.drained(pack, { charge: atNode(node), temperatureC, asKept: false }, weather);
     this.laid.lay(this.flightsOf(pack.kind, weather), takes);
     let [short, enough] = [0, Math.round(1 / chargeStep)];
-    if (!this.enough(at(enough), factor)) return null;
+    // Sums would refuse a full one, which was flown and is enough.
+    if (!this.enough(at(enough), factor)) return 1;
     while (enough - short > 1) {
       const middle = (short + enough) >> 1;
       if (this.enough(at(middle), factor)) enough = middle;
@@ -198,10 +205,12 @@ export class Verdicts {
     return atNode(short) + to * chargeStep;
   }
 
-  /** What flying a flight step by step showed: it stands for a pack as it was kept; once charged otherwise, the sequence weighs more. */
+  /** What flying a flight step by step showed: it stands for a pack as it was kept, or full; charged otherwise, the sequence weighs more. */
   showed(isSure: boolean, { pack, state, weather, takes }: Departure, factor: number): void {
-    if (state.asKept) this.flown.set(asKeptKey(pack, state, weather, takes), isSure);
-    else if (!isSure) this.handicap(pack.kind, weather, takes, factor);
+    if (isPlain(state)) {
+      this.flown.set(plainKey(pack, state, weather, takes), isSure);
+      this.leasts.clear();
+    } else if (!isSure) this.handicap(pack.kind, weather, takes, factor);
   }
 
   private handicap(kind: number, weather: number, takes: readonly Take[], factor: number): void {
@@ -228,7 +237,7 @@ export class Verdicts {
   }
 
   private drained(pack: Pack, state: PackState, weather: number): Capacity {
-    const airC = Math.round(this.problem.weathers[weather]?.airTemperatureC ?? 0);
+    const airC = this.airC(weather);
     const temperatureC = Math.floor(state.temperatureC / warmthStepC) * warmthStepC;
     const key = `${pack.index} ${state.asKept ? 'kept' : state.charge} ${temperatureC} ${airC}`;
     const held = this.capacities.get(key);
@@ -244,7 +253,7 @@ export class Verdicts {
       if (!context) return;
       const { cells, takeoff } = context;
       const least = cellChargeOf(leastGauge, cells.hidden);
-      const curve = drain(cells, hover[d] as number, context.airC, takeoff);
+      const curve = drain(cells, hover[d] as number, airC, takeoff);
       if (curve.timeS.length === 0 || takeoff.charge <= least) return;
       untilReserveS[d] = momentAtCharge(curve, least).timeS;
       if (policy.kind === 'half-out-half-home') {
@@ -255,6 +264,13 @@ export class Verdicts {
     if (this.capacities.size * 2 * size > mostHeld) this.capacities.clear();
     this.capacities.set(key, made);
     return made;
+  }
+
+  /** Weathers of a day share what a pack has, to the degree. */
+  private airC(weather: number): number {
+    const { weathers } = this.problem;
+    const airC = weathers[weather]?.airTemperatureC ?? 0;
+    return weathers.length > 1 ? Math.round(airC) : airC;
   }
 
   private hoversOf(kind: number): readonly number[] {
@@ -322,8 +338,18 @@ function keyOf(kind: number, weather: number, takes: readonly Take[]): string {
   return key;
 }
 
-function asKeptKey(pack: Pack, { temperatureC }: PackState, weather: number, takes: readonly Take[]): string {
-  return `${pack.index} ${Math.floor(temperatureC)} ${keyOf(pack.kind, weather, takes)}`;
+/** A pack that is asked for again and again: as it was kept, or full. */
+function isPlain({ asKept, charge }: PackState): boolean {
+  return asKept || charge > 1 - 1e-9;
+}
+
+function plainKey(
+  pack: Pack,
+  { asKept, temperatureC }: PackState,
+  weather: number,
+  takes: readonly Take[],
+): string {
+  return `${pack.index} ${asKept ? 'kept' : 'full'} ${Math.floor(temperatureC)} ${keyOf(pack.kind, weather, takes)}`;
 }
 
 function atNode(node: number): number {

@@ -120,7 +120,7 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
                   </Table.Td>
                   <Table.Td>
                     {labelOf(flight.batteryId)}
-                    <div>{percent(flight.startCharge)}</div>
+                    <div className={styles.charge}>{percent(flight.startCharge)}</div>
                   </Table.Td>
                   <Table.Td>
                     {flight.shots.map(({ shotId, take, startAt }) => (
