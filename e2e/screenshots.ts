@@ -70,7 +70,7 @@ const views: readonly {
     name: 'plan-card',
     path: '/card',
     prepare: async (page) => {
-      await expect(page.getByRole('table')).toBeVisible({ timeout: 40_000 });
+      await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 40_000 });
     },
   },
   { name: 'method', path: '/method' },

@@ -194,20 +194,20 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   expect(gpx.match(/<wpt /g)).toHaveLength(9);
 
   await page.getByRole('link', { name: 'Card to print' }).click();
-  await expect(page.getByRole('table')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 30_000 });
   const turnsBack = await page.locator('.PlanCard_turn').allInnerTexts();
-  const { text, totalPages } = await extractText(
-    await getDocumentProxy(new Uint8Array(await page.pdf({ preferCSSPageSize: true }))),
-    {
-      mergePages: true,
-    },
-  );
+  const printed = async (paper: Parameters<typeof page.pdf>[0]) =>
+    extractText(await getDocumentProxy(new Uint8Array(await page.pdf(paper))), { mergePages: true });
+  const { text, totalPages } = await printed({ preferCSSPageSize: true });
   expect(totalPages).toBe(1);
+  // What is longer than its paper goes on overleaf.
+  expect((await printed({ width: '297mm', height: '70mm' })).text).toContain('turn back by the charge');
   for (const words of [
     'Bringing the herd down',
     'Gate opens',
     'Turn back by',
     'Was left',
+    'Hub in the dairy',
     ...batteries,
     ...turnsBack,
   ])

@@ -3,19 +3,17 @@ import { Table } from '@mantine/core';
 import { percent } from '../fields/percent';
 import { Wide } from '../parts/Wide';
 import type { Names } from './Lanes';
+import { chargingOf } from './planWords';
 
 interface Props {
   readonly plan: SwapPlan;
-  readonly names: Names;
+  readonly names: Pick<Names, 'clock' | 'battery' | 'charger'>;
 }
 
 /** What is on which charger when, to read from beside the flights; nothing where nothing charges. */
 export function ChargersTable({ plan, names }: Props) {
   const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
-  const charging = plan.lanes
-    .flatMap(({ batteryId, spans }) => spans.map((span) => ({ ...span, batteryId })))
-    .filter(({ kind }) => kind === 'charging')
-    .sort((a, b) => Date.parse(a.fromAt) - Date.parse(b.fromAt));
+  const charging = chargingOf(plan);
   if (charging.length === 0) return null;
   return (
     <Wide label="On the chargers" minWidth={480}>

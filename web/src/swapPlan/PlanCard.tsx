@@ -17,8 +17,9 @@ import { Wide } from '../parts/Wide';
 import { clockAt } from '../state/clock';
 import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
+import { ChargersTable } from './ChargersTable';
 import styles from './PlanCard.module.css';
-import { isFromSeveral } from './planWords';
+import { chargingOf, isFromSeveral } from './planWords';
 import { usePlan } from './usePlan';
 import { useShooting } from './useShooting';
 
@@ -72,6 +73,7 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
   const time = (at: string) => clock.format(at, 'HH:mm:ss');
   const shotOf = (id: string) => request.shots.find((shot) => shot.id === id);
   const labelOf = (id: string) => request.batteries.find((battery) => battery.id === id)?.label ?? '';
+  const chargerOf = (id?: string) => request.chargers?.find((charger) => charger.id === id)?.name ?? '';
   const placeOf = (id: string | null) => request.launchPlaces?.find((place) => place.id === id)?.name ?? '';
   const reserve = percent(shoot.policy.reserveCharge ?? usualReserveCharge);
   const swapped = (flight: FlightOfPlan, i: number) => {
@@ -120,9 +122,9 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
                   </Table.Td>
                   <Table.Td>
                     {labelOf(flight.batteryId)}
-                    <div className={styles.charge}>{percent(flight.startCharge)}</div>
+                    <div>{percent(flight.startCharge)}</div>
                   </Table.Td>
-                  <Table.Td>
+                  <Table.Td className={styles.shots}>
                     {flight.shots.map(({ shotId, take, startAt }) => (
                       <div key={`${shotId} ${take}`}>
                         {time(startAt)} {shotOf(shotId)?.name}
@@ -154,6 +156,12 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
           .map(({ batteryId, spans }) => `${labelOf(batteryId)} ${percent(spans[0]?.chargeFrom ?? 0)}`)
           .join(' · ')}
       </p>
+      {chargingOf(plan).length > 0 && (
+        <>
+          <h2>On the chargers</h2>
+          <ChargersTable plan={plan} names={{ clock, battery: labelOf, charger: chargerOf }} />
+        </>
+      )}
       <h2>Mind</h2>
       <ul>
         {plan.cautions.map((caution) => (

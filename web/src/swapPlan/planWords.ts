@@ -10,6 +10,14 @@ export function isFromSeveral({ flights }: Pick<SwapPlan, 'flights'>): boolean {
   return new Set(flights.map(({ launchPlaceId }) => launchPlaceId)).size > 1;
 }
 
+/** What charges when, in order of time. */
+export function chargingOf({ lanes }: SwapPlan) {
+  return lanes
+    .flatMap(({ batteryId, spans }) => spans.map((span) => ({ ...span, batteryId })))
+    .filter(({ kind }) => kind === 'charging')
+    .sort((a, b) => Date.parse(a.fromAt) - Date.parse(b.fromAt));
+}
+
 /** The answer in a sentence: "Four batteries do it, five take-offs, done by 09:10". */
 export function planHeadline(plan: SwapPlan, shotCount: number, doneAt: string): string {
   if (shotCount === 0) return 'No shots yet';
