@@ -258,6 +258,18 @@ test('a crew with two aircraft and another launch place: a swap in its parts, se
   const between = (await clockOf(second, 0)) - (await clockOf(first, 5));
   expect(between).toBeGreaterThanOrEqual(Math.floor(180 + 200 / 1.2 + 165));
 
+  await test.step('dragged to the flight from elsewhere, a shot is flown from there, in one flight with the other', async () => {
+    const chip = flights(page).getByRole('button', { name: 'Ewes at the gate' });
+    await flights(page).first().scrollIntoViewIfNeeded();
+    await dragTo(page, chip, flights(page).filter({ hasText: 'Over the beck' }));
+    await expect(flights(page)).toHaveCount(1);
+    await saved(page);
+    const [ewes, beck] = (await shoot()).shots;
+    expect(ewes.launchPlaceId).toBe(beck.launchPlaceId);
+    await page.getByRole('button', { name: /^Undo: moving Ewes at the gate to flight/ }).click();
+    await expect(flights(page)).toHaveCount(2);
+  });
+
   await test.step('several at once, undone at once', async () => {
     await page.getByRole('button', { name: 'Change several' }).click();
     await page.getByRole('checkbox', { name: 'Change Ewes at the gate with others' }).check();

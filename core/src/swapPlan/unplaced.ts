@@ -152,7 +152,7 @@ function whyNoPackLasts({ fleet, problem }: Planner, take: Take, packs: readonly
       );
 }
 
-/** Of the quarters of an hour in which a take may be in the air. */
+/** The calmest of the quarters of an hour in which a take may be in the air. */
 function calmestWeather({ weathers }: Problem, { windows }: Take): number {
   const isOpen = (quarter: number) =>
     windows === null ||

@@ -26,18 +26,19 @@ interface Props {
   readonly openNumber: number | null;
   readonly onOpen: (number: number | null) => void;
   /** A shot is to be flown in a flight from now on. */
-  readonly onPin: (shotId: string, flightNumber: number) => void;
+  readonly onMove: (shotId: string, flight: FlightOfPlan) => void;
 }
 
 /** The plan to read from in the field: each flight's times, and what is left over. A shot is dragged to the flight it is to be in. */
-export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onPin }: Props) {
+export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onMove }: Props) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor),
   );
   const dropped = ({ active, over }: DragEndEvent) => {
     const [shotId, from] = String(active.id).split(' · ');
-    if (over && shotId && String(over.id) !== from) onPin(shotId, Number(over.id));
+    const to = plan.flights.find(({ number }) => String(number) === String(over?.id));
+    if (to && shotId && String(to.number) !== from) onMove(shotId, to);
   };
   return (
     <DndContext sensors={sensors} onDragEnd={dropped}>

@@ -4,7 +4,6 @@ import {
   type PlanePoint,
   type ShootRecord,
   type Shot,
-  shotRanges,
 } from '@acorn-tally/core';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { bearing } from '../answers/air';
@@ -16,7 +15,7 @@ import { useLaunchPlaces } from '../state/current';
 import { useWriter } from '../state/units';
 import { homePlaceId } from './planRequest';
 import styles from './SiteDrawing.module.css';
-import { groundOf, seenOnTheGround } from './site';
+import { groundOf, seenAsShot, seenOnTheGround } from './site';
 
 interface Props {
   readonly shoot: ShootRecord;
@@ -48,13 +47,12 @@ export function SiteDrawing({ shoot, conditions }: Props) {
   const used = others.filter(({ id }) => shoot.shots.some((shot) => shot.launchPlaceId === id));
   const frame = held?.frame ?? frameOf([home, ...used, ...shoot.shots.map(at)]);
   const place = (shot: Shot, point: PlanePoint) => {
-    const seen = seenOnTheGround(point, from(shot));
-    const distanceM = Math.min(shotRanges.distanceM.max, seen.distanceM);
+    const seen = seenAsShot(point, from(shot));
     edit(
       'shoots',
       shoot.id,
       (now) => ({
-        shots: now.shots.map((one) => (one.id === shot.id ? { ...one, ...seen, distanceM } : one)),
+        shots: now.shots.map((one) => (one.id === shot.id ? { ...one, ...seen } : one)),
       }),
       `place of ${shot.name}`,
       { apart: true },

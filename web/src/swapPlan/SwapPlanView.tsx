@@ -3,6 +3,7 @@ import {
   type BatteryRecord,
   confidenceOf,
   type DayAtPlace,
+  type FlightOfPlan,
   type ShootRecord,
   type SwapPlan,
   usualReserveCharge,
@@ -38,6 +39,7 @@ import { Contradictions } from './Contradictions';
 import { FlightsTable } from './FlightsTable';
 import { Helps } from './Helps';
 import { Lanes, type Names } from './Lanes';
+import { movedInto } from './moved';
 import { OtherDay } from './OtherDay';
 import { PinCost } from './PinCost';
 import { PlanFiles } from './PlanFiles';
@@ -241,10 +243,10 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
       `splitting ${names.shot(id)}`,
       { ...comesOrGoes, apart: true },
     );
-  const pin = (id: string, flightNumber: number) =>
+  const move = (id: string, flight: FlightOfPlan) =>
     setShots(
-      shoot.shots.map((shot) => (shot.id === id ? { ...shot, pin: { ...shot.pin, flightNumber } } : shot)),
-      `moving ${names.shot(id)} to flight ${flightNumber}`,
+      movedInto(shoot.shots, id, flight, plan.flights, request.launchPlaces ?? []),
+      `moving ${names.shot(id)} to flight ${flight.number}`,
     );
   return (
     <div data-old={!now.fresh || undefined} className={styles.plan}>
@@ -264,7 +266,7 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
             names={names}
             openNumber={openNumber}
             onOpen={setOpenNumber}
-            onPin={pin}
+            onMove={move}
           />
           <ChargersTable plan={plan} names={names} />
         </>
