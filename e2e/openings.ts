@@ -137,7 +137,7 @@ export const openings: readonly Opening[] = [
   {
     name: 'the card',
     path: '/card',
-    open: (page) => expect(page.getByRole('table')).toBeVisible({ timeout: 40_000 }),
+    open: (page) => expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 40_000 }),
   },
   { name: 'search', path: '/minutes', open: press('/') },
 ];
