@@ -23,6 +23,8 @@ export default {
   globalSetup: '<rootDir>/scripts/print-seed.mjs',
   // Reckoning the example for a test server takes long on a busy machine, and no test is about time.
   testTimeout: 60_000,
+  // By itself it leaves one core free, which of two is half.
+  maxWorkers: '100%',
   projects: [
     {
       displayName: 'core',
