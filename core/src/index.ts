@@ -96,6 +96,7 @@ export * from './reserve/returnHome';
 export * from './statistics/line';
 export * from './statistics/quantile';
 export * from './swapPlan/answer';
+export { fromPlace } from './swapPlan/changes';
 export * from './swapPlan/contradictions';
 export * from './swapPlan/helps';
 export { type PlanSoFar, type PlanStage, planSwaps, plansOf } from './swapPlan/planner';

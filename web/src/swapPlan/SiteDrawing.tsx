@@ -4,6 +4,7 @@ import {
   type PlanePoint,
   type ShootRecord,
   type Shot,
+  shotRanges,
 } from '@acorn-tally/core';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { bearing } from '../answers/air';
@@ -15,7 +16,7 @@ import { useLaunchPlaces } from '../state/current';
 import { useWriter } from '../state/units';
 import { homePlaceId } from './planRequest';
 import styles from './SiteDrawing.module.css';
-import { groundOf, seenAsShot, seenOnTheGround } from './site';
+import { groundOf, seenOnTheGround } from './site';
 
 interface Props {
   readonly shoot: ShootRecord;
@@ -47,12 +48,13 @@ export function SiteDrawing({ shoot, conditions }: Props) {
   const used = others.filter(({ id }) => shoot.shots.some((shot) => shot.launchPlaceId === id));
   const frame = held?.frame ?? frameOf([home, ...used, ...shoot.shots.map(at)]);
   const place = (shot: Shot, point: PlanePoint) => {
-    const seen = seenAsShot(point, from(shot));
+    const seen = seenOnTheGround(point, from(shot));
+    const distanceM = Math.min(shotRanges.distanceM.max, seen.distanceM);
     edit(
       'shoots',
       shoot.id,
       (now) => ({
-        shots: now.shots.map((one) => (one.id === shot.id ? { ...one, ...seen } : one)),
+        shots: now.shots.map((one) => (one.id === shot.id ? { ...one, ...seen, distanceM } : one)),
       }),
       `place of ${shot.name}`,
       { apart: true },

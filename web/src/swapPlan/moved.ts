@@ -1,5 +1,4 @@
-import type { FlightOfPlan, LaunchPlace, Shot } from '@acorn-tally/core';
-import { groundOf, seenAsShot } from './site';
+import { type FlightOfPlan, fromPlace, type LaunchPlace, type Shot, shotRanges } from '@acorn-tally/core';
 
 /**
  * The shots of a shoot with one moved into a flight of its plan: pinned to it, and flown from where it takes off, to the same
@@ -23,9 +22,10 @@ export function movedInto(
 
 /** The first of the places is home, which a shot does not name. */
 function flownFrom(shot: Shot, placeId: string | null, places: readonly LaunchPlace[]): Shot {
-  const placeOf = (id: string | null | undefined) => places.find((place) => place.id === id) ?? places[0];
-  const [from, to] = [placeOf(shot.launchPlaceId), placeOf(placeId)];
-  if (!from || !to || from.id === to.id) return shot;
-  const launchPlaceId = to === places[0] ? null : to.id;
-  return { ...shot, ...seenAsShot(groundOf(shot, from), to), launchPlaceId };
+  const [home] = places;
+  const to = places.find(({ id }) => id === placeId) ?? home;
+  if (!to) return shot;
+  const moved = fromPlace(shot, to, places);
+  const distanceM = Math.min(shotRanges.distanceM.max, moved.distanceM);
+  return { ...moved, distanceM, launchPlaceId: to === home ? null : to.id };
 }

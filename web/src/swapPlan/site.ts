@@ -1,4 +1,4 @@
-import { offPlane, onPlane, type Place, type PlanePoint, shotRanges } from '@acorn-tally/core';
+import { offPlane, onPlane, type Place, type PlanePoint } from '@acorn-tally/core';
 
 const place: PlanePoint = { eastM: 0, northM: 0 };
 
@@ -12,12 +12,6 @@ export function eastAndNorth(seen: Place): PlanePoint {
 export function seenOnTheGround({ eastM, northM }: PlanePoint, from: PlanePoint = place): Place {
   const { distanceM, bearingDeg } = offPlane({ eastM: eastM - from.eastM, northM: northM - from.northM });
   return { distanceM: Math.round(distanceM), bearingDeg: Math.round(bearingDeg) % 360 };
-}
-
-/** As a shot there is seen from its launch place: no farther out than shots may be. */
-export function seenAsShot(point: PlanePoint, from: PlanePoint): Place {
-  const { distanceM, bearingDeg } = seenOnTheGround(point, from);
-  return { distanceM: Math.min(shotRanges.distanceM.max, distanceM), bearingDeg };
 }
 
 /** Where something lies that is seen from a launch place. */
