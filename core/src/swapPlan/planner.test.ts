@@ -367,6 +367,21 @@ test('the same request has the same plan; more effort never a worse one, nor any
   }
 });
 
+test('a better plan that was met on the way is taken, a worse one is not (seeds 8 to 17)', () => {
+  const beliefs = { jay: few.jay, nutcracker: few.jay };
+  let taken = 0;
+  for (let seed = 8; seed < 18; seed++) {
+    const planner = new Planner(problemOf(randomRequest(seed, 7), beliefs), 'quick');
+    const [first, ...better] = [...planner.better()];
+    const best = better.at(-1);
+    if (!first || !best) continue;
+    expect(planner.betterOf([first, best], first)?.rank).toEqual(best.rank);
+    expect(planner.betterOf([first, best], best)).toBeNull();
+    taken++;
+  }
+  expect(taken).toBeGreaterThan(2);
+});
+
 test('random requests of all kinds: no constraint is ever broken (seeds 2001 to 2008; a thousand in the study)', () => {
   const beliefs = { jay: boxDrawn(16), nutcracker: boxDrawn(16) };
   for (let seed = 2001; seed <= 2008; seed++) {
