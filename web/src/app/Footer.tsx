@@ -33,7 +33,7 @@ export function Footer({ onOpen }: { readonly onOpen: (panel: Panel) => void }) 
 }
 
 function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
-  const { waiting, failures, trouble, damagedIds, retry } = useRecords();
+  const { waiting, isKept, failures, trouble, damagedIds, retry } = useRecords();
   const saving = savingOf({ waiting, failures });
   const conflicts = useMemo(() => conflictsIn(waiting), [waiting]);
   const [refusal] = useMemo(() => refusalsIn(waiting), [waiting]);
@@ -56,7 +56,7 @@ function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
       )}
       {saving.state === 'waiting' && (
         <span role="status" className={styles.trouble}>
-          <IconCloudOff size={14} aria-hidden /> {trouble} {inWords(saving.count)}{' '}
+          <IconCloudOff size={14} aria-hidden /> {trouble} {inWords(saving.count, isKept)}{' '}
           <LinkButton onClick={() => void retry()}>Try again</LinkButton>
         </span>
       )}
@@ -73,7 +73,8 @@ function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
   );
 }
 
-function inWords(count: number): string {
+function inWords(count: number, isKept: boolean): string {
   const changed = count === 1 ? 'One change is' : `${count} changes are`;
-  return `${changed} kept here, and sent when it does.`;
+  if (isKept) return `${changed} kept here, and sent when it does.`;
+  return `${changed} only on this page: this browser’s storage takes nothing. Leave the page open until it is sent.`;
 }

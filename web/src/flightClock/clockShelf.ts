@@ -1,4 +1,5 @@
 import type { DBSchema, IDBPDatabase } from 'idb';
+import { openedOnce } from '../records/openedOnce';
 import type { FlightClock } from './clocks';
 import type { ClockEvent } from './events';
 
@@ -10,7 +11,7 @@ interface Kept extends DBSchema {
 export interface ClockShelf {
   all(): Promise<readonly FlightClock[]>;
   put(clock: FlightClock): Promise<void>;
-  /** Adds to what is kept now, which another tab may have written. */
+  /** Adds to what is kept now, which another tab may have written; fails where that clock is not kept. */
   append(id: string, event: ClockEvent): Promise<void>;
   remove(id: string): Promise<void>;
   /** Tells of what another tab changed; returns the way to stop listening. */
@@ -18,15 +19,12 @@ export interface ClockShelf {
 }
 
 export function clockShelfIn(name: string, channel: BroadcastChannel | null): ClockShelf {
-  let opened: Promise<IDBPDatabase<Kept>> | null = null;
-  const open = () => {
-    opened ??= import('idb').then(({ openDB }) =>
-      openDB<Kept>(name, 1, {
+  const open = openedOnce(
+    async (): Promise<IDBPDatabase<Kept>> =>
+      (await import('idb')).openDB<Kept>(name, 1, {
         upgrade: (database) => void database.createObjectStore('clocks', { keyPath: 'id' }),
       }),
-    );
-    return opened;
-  };
+  );
   const told = () => channel?.postMessage('changed');
   return {
     all: async () => (await open()).getAll('clocks'),
@@ -37,8 +35,11 @@ export function clockShelfIn(name: string, channel: BroadcastChannel | null): Cl
     async append(id, event) {
       const transaction = (await open()).transaction('clocks', 'readwrite');
       const clock = await transaction.store.get(id);
-      if (clock) await transaction.store.put({ ...clock, events: [...clock.events, event] });
-      await transaction.done;
+      if (!clock) throw new Error('This clock is not kept.');
+      await Promise.all([
+        transaction.store.put({ ...clock, events: [...clock.events, event] }),
+        transaction.done,
+      ]);
       told();
     },
     async remove(id) {

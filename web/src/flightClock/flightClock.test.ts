@@ -174,20 +174,35 @@ test('every event is on the shelf as it is made; a page opened anew goes on in t
   expect(first.getState().clocks).toEqual([]);
 });
 
-test('a shelf that cannot be written is told, and the flight goes on in the page', async () => {
-  const full = async () => Promise.reject(new Error('quota'));
-  const broken = {
-    all: async () => [],
-    put: full,
-    append: full,
-    remove: full,
-    follow: () => () => undefined,
+test('a mark that could not be written is told, stays in the page, and is written with the next one', async () => {
+  const working = clockShelfIn('full-clock-test', null);
+  let isFull = true;
+  const whileThereIsRoom = async (work: () => Promise<void>) =>
+    isFull ? Promise.reject(new Error('quota')) : work();
+  const shelf = {
+    ...working,
+    put: (clock: FlightClock) => whileThereIsRoom(() => working.put(clock)),
+    append: (id: string, event: ClockEvent) => whileThereIsRoom(() => working.append(id, event)),
   };
-  const store = clocksStore(broken, ids());
+  const store = clocksStore(shelf, ids());
   await store.getState().read();
   const { id } = store.getState().begin(plan);
   store.getState().note([id], began);
   await new Promise((resolve) => setTimeout(resolve));
   expect(store.getState().trouble).toBe('quota');
+  await store.getState().read();
   expect(store.getState().clocks?.[0]?.events).toEqual([began]);
+  isFull = false;
+  store.getState().note([id], mark(60, 0.9));
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(store.getState().trouble).toBeNull();
+  expect((await working.all())[0]?.events).toEqual([began, mark(60, 0.9)]);
+});
+
+test('a clock begun while the kept ones are being read does not vanish', async () => {
+  const store = clocksStore(clockShelfIn('slow-clock-test', null), ids());
+  const reading = store.getState().read();
+  store.getState().begin(plan);
+  await reading;
+  expect(store.getState().clocks).toHaveLength(1);
 });

@@ -15,22 +15,66 @@ interface Clocks {
   remove(id: string): void;
 }
 
-/** The clocks that run or wait to be kept. What is noted stands at once, and is written before anything follows from it. */
+type Write =
+  | { readonly how: 'begin'; readonly id: string; readonly clock: FlightClock }
+  | { readonly how: 'note'; readonly id: string; readonly event: ClockEvent }
+  | { readonly how: 'remove'; readonly id: string };
+
+/** The clocks after one more write. */
+function after(clocks: readonly FlightClock[], write: Write): readonly FlightClock[] {
+  if (write.how === 'begin') return [...clocks.filter(({ id }) => id !== write.id), write.clock];
+  if (write.how === 'remove') return clocks.filter(({ id }) => id !== write.id);
+  return clocks.map((clock) =>
+    clock.id === write.id ? { ...clock, events: [...clock.events, write.event] } : clock,
+  );
+}
+
+/**
+ * The clocks that run or wait to be kept. What is noted stands at once, and is written before anything follows from it; what could
+ * not be written is tried again with the next write.
+ */
 export function clocksStore(shelf: ClockShelf, newId: () => string) {
+  let unwritten: readonly Write[] = [];
+  let failed: readonly Write[] = [];
+  let writtenCount = 0;
+  const written = (write: Write) => {
+    if (write.how === 'begin') return shelf.put(write.clock);
+    return write.how === 'note' ? shelf.append(write.id, write.event) : shelf.remove(write.id);
+  };
   return create<Clocks>()((set, get) => {
-    const kept = (work: Promise<void>) =>
-      work.then(
-        () => get().trouble !== null && set({ trouble: null }),
-        (error: Error) => set({ trouble: error.message }),
-      );
-    const change = (map: (clock: FlightClock) => FlightClock) =>
-      set({ clocks: (get().clocks ?? []).map(map) });
+    const attempt = async (write: Write) => {
+      try {
+        await written(write);
+        writtenCount += 1;
+        unwritten = unwritten.filter((one) => one !== write);
+        if (failed.length === 0 && get().trouble !== null) set({ trouble: null });
+      } catch (error) {
+        // Another tab ended this clock: nothing is left to note.
+        if (write.how === 'note' && !get().clocks?.some(({ id }) => id === write.id)) return;
+        failed = [...failed, write];
+        set({ trouble: (error as Error).message });
+      }
+    };
+    const apply = (...writes: readonly Write[]) => {
+      const again = failed;
+      failed = [];
+      unwritten = [...unwritten, ...writes];
+      set({ clocks: writes.reduce(after, get().clocks ?? []) });
+      for (const write of [...again, ...writes]) void attempt(write);
+    };
+    /** What the shelf has, read again where something was written meanwhile. */
+    const shelved = async (): Promise<readonly FlightClock[]> => {
+      const before = writtenCount;
+      const clocks = await shelf.all();
+      return writtenCount === before ? clocks : shelved();
+    };
     return {
       clocks: null,
       trouble: null,
       async read() {
         try {
-          const clocks = await shelf.all();
+          const kept = await shelved();
+          const clocks = unwritten.reduce(after, kept);
           set({ clocks: [...clocks].sort((a, b) => (a.id < b.id ? -1 : 1)) });
         } catch (error) {
           set({ clocks: get().clocks ?? [], trouble: (error as Error).message });
@@ -38,18 +82,11 @@ export function clocksStore(shelf: ClockShelf, newId: () => string) {
       },
       begin(plan) {
         const clock = { id: newId(), plan, events: [] };
-        set({ clocks: [...(get().clocks ?? []), clock] });
-        void kept(shelf.put(clock));
+        apply({ how: 'begin', id: clock.id, clock });
         return clock;
       },
-      note(ids, event) {
-        change((clock) => (ids.includes(clock.id) ? { ...clock, events: [...clock.events, event] } : clock));
-        for (const id of ids) void kept(shelf.append(id, event));
-      },
-      remove(id) {
-        set({ clocks: (get().clocks ?? []).filter((clock) => clock.id !== id) });
-        void kept(shelf.remove(id));
-      },
+      note: (ids, event) => apply(...ids.map((id): Write => ({ how: 'note', id, event }))),
+      remove: (id) => apply({ how: 'remove', id }),
     };
   });
 }

@@ -25,7 +25,7 @@ export interface Step {
   readonly key: string;
   /** When, ms. */
   readonly at: number;
-  /** Counts all steps ever made, from 1. */
+  /** Counts steps in the order they were made. */
   readonly ordinal: number;
   /** Whether the way back is offered at once, since something came, went, or changed in many places. */
   readonly offered: boolean;

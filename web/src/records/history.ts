@@ -64,6 +64,13 @@ export class History {
   }
 }
 
+/** Steps that were left, numbered so that they come before those made since. */
+export function numberedBefore(left: readonly Step[], since: readonly Step[]): Step[] {
+  const last = Math.max(0, ...left.map(({ ordinal }) => ordinal));
+  const first = Math.min(last + 1, ...since.map(({ ordinal }) => ordinal));
+  return left.map((step) => (first > last ? step : { ...step, ordinal: step.ordinal - last + first - 1 }));
+}
+
 /** Changes that are done as one step. */
 export const keyOfStep = (changes: readonly Change[], label: string) =>
   [...changes.map(({ kind, id }) => `${kind} ${id}`), label].join(' ');

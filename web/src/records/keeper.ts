@@ -1,54 +1,76 @@
-import { keyOf } from './kinds';
-import type { Records } from './state';
-import type { Shelf, Shelved, Surroundings } from './surroundings';
+import type { LocalStore, Shelved, Surroundings } from './surroundings';
 
-type Kept = Pick<Records, 'waiting' | 'undoSteps' | 'redoSteps'>;
-const longestReadMs = 2000;
-const nothing: Shelved = { waiting: [], done: [], undone: [] };
+/** A browser whose database is slow must not keep the pilot from his records for longer. */
+const maxWaitMs = 2000;
+const retryMs = 5000;
 
-/** Keeps what waits and what can be undone. One write at a time: what comes meanwhile is in the next. */
+/** What the keeper reads and writes of the store. */
+export interface KeptStore {
+  get(): Shelved;
+  /** Takes up what an earlier page left, under what was done since. */
+  restore(left: Shelved): void;
+  /** Whether all that is shown stands in this browser's database. */
+  setKept(isKept: boolean): void;
+}
+
+/**
+ * Keeps what waits and what can be undone. One write at a time: what comes meanwhile is in the next. Nothing is written before what
+ * an earlier page left was read, however late that comes, and a write that failed is tried again.
+ */
 export class Keeper {
-  private isRead = false;
+  private reading: Promise<void> | null = null;
+  private isRestored = false;
   private isBehind = false;
   private isWriting = false;
 
   constructor(
-    private readonly shelf: Shelf,
-    private readonly get: () => Kept,
+    private readonly local: LocalStore,
+    private readonly store: KeptStore,
     private readonly later: Surroundings['later'],
   ) {}
 
-  /** What was kept, under what was done since. A browser that keeps nothing loses only that. */
-  async takeUp(): Promise<Kept> {
-    const kept = await Promise.race([this.shelf.read().catch(() => nothing), this.patience()]);
-    this.isRead = true;
-    const { waiting, undoSteps, redoSteps } = this.get();
-    if (this.isBehind) void this.keep();
-    return {
-      waiting: {
-        ...Object.fromEntries(kept.waiting.map((one) => [keyOf(one.kind, one.id), one])),
-        ...waiting,
-      },
-      undoSteps: [...kept.done, ...undoSteps],
-      redoSteps: redoSteps.length > 0 ? redoSteps : kept.undone,
-    };
-  }
-
-  /** A browser whose database does not open must not keep the pilot from his records. */
-  private patience(): Promise<Shelved> {
-    return new Promise((resolve) => this.later(longestReadMs, () => resolve(nothing)));
+  /** Takes up what was left; a database that does not answer in time is taken up when it does. */
+  async restore(): Promise<void> {
+    await Promise.race([this.read(), new Promise<void>((resolve) => this.later(maxWaitMs, resolve))]);
+    if (!this.isRestored) this.store.setKept(false);
   }
 
   async keep(): Promise<void> {
     this.isBehind = true;
-    if (this.isWriting || !this.isRead) return;
+    if (!this.isRestored) return this.read();
+    if (this.isWriting) return;
     this.isWriting = true;
-    while (this.isBehind) {
-      this.isBehind = false;
-      const { waiting, undoSteps, redoSteps } = this.get();
-      const shelved = { waiting: Object.values(waiting), done: undoSteps, undone: redoSteps };
-      await this.shelf.write(shelved).catch(() => undefined);
+    try {
+      while (this.isBehind) {
+        this.isBehind = false;
+        await this.local.write(this.store.get());
+      }
+      this.store.setKept(true);
+    } catch {
+      this.failed();
     }
     this.isWriting = false;
+  }
+
+  private read(): Promise<void> {
+    this.reading ??= this.local.read().then(
+      async (left) => {
+        this.store.restore(left);
+        this.isRestored = true;
+        this.store.setKept(!this.isBehind);
+        if (this.isBehind) await this.keep();
+      },
+      () => {
+        this.reading = null;
+        this.failed();
+      },
+    );
+    return this.reading;
+  }
+
+  private failed(): void {
+    this.isBehind = true;
+    this.store.setKept(false);
+    this.later(retryMs, () => void this.keep());
   }
 }

@@ -85,6 +85,48 @@ test('what a tab left unsent that is gone, another sends', async () => {
   expect(onServer()?.label).toBe('Jay one');
 });
 
+test('what was left unsent is taken up however late the browser’s database answers, under what was done meanwhile', async () => {
+  const before = await opened('a');
+  server.mood = 'gone';
+  rename(before, 'Jay one');
+  before.getState().add('batteries', { aircraftId: 'jay', label: 'Jay 2', pack: jay1.pack }, 'adding Jay 2');
+  await browser.pass(50);
+  browser.close('a');
+  server.mood = 'well';
+  browser.database = 'slow';
+  const after = browser.open('a');
+  const loading = after.getState().load();
+  await browser.pass(2100);
+  await loading;
+  expect(labelIn(after)).toBe('Jay 1');
+  server.mood = 'gone';
+  after
+    .getState()
+    .edit('batteries', jay1.id, ({ pack }) => ({ pack: { ...pack, cycles: 77 } }), 'cycles of Jay 1');
+  await browser.pass(5000);
+  browser.database = 'well';
+  server.mood = 'well';
+  await browser.pass(20_000);
+  const [one, two] = after.getState().batteries;
+  expect([one?.label, one?.pack.cycles, two?.label]).toEqual(['Jay one', 77, 'Jay 2']);
+  expect(onServer()).toMatchObject({ label: 'Jay one', pack: { cycles: 77 } });
+});
+
+test('where neither the server nor the browser’s database takes anything, the page knows, and writes once there is room', async () => {
+  const tab = await opened('a');
+  server.mood = 'gone';
+  browser.database = 'full';
+  rename(tab, 'Jay one');
+  await browser.pass(400);
+  expect(tab.getState().isKept).toBe(false);
+  browser.database = 'well';
+  await browser.pass(6000);
+  expect(tab.getState().isKept).toBe(true);
+  browser.close('a');
+  server.mood = 'well';
+  expect(labelIn(await opened('b'))).toBe('Jay one');
+});
+
 test('two tabs see each other’s changes', async () => {
   const [a, b] = [await opened('a'), await opened('b')];
   rename(a, 'Jay one');

@@ -1,11 +1,11 @@
 import { v7 } from 'uuid';
-import { shelfIn } from './shelf';
+import { localStoreIn } from './localStore';
 import { recordsStore } from './store';
 import { browserChannel, browserTabs } from './tabs';
 
 /** The records of this browser: what is typed stands at once, is kept here, and is sent to the server. */
 export const useRecords = recordsStore({
-  shelf: shelfIn('acorn-tally', browserTabs(v7)),
+  local: localStoreIn('acorn-tally', browserTabs(v7)),
   channel: browserChannel(),
   newId: v7,
   now: Date.now,

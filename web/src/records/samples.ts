@@ -1,27 +1,34 @@
 import type { DBSchema, IDBPDatabase } from 'idb';
 import { keyOf } from './kinds';
+import { openedOnce } from './openedOnce';
 import { useRecords } from './records';
 
+interface UnsentSamples {
+  readonly id: string;
+  readonly samples: Blob;
+  /** The days on which the server said that it has no such flight. */
+  readonly missingOn?: readonly string[];
+}
 interface Kept extends DBSchema {
-  waiting: { key: string; value: { readonly id: string; readonly samples: Blob; readonly at: number } };
+  waiting: { key: string; value: UnsentSamples };
 }
 
-/** So long samples wait for their flight to come to the server, or to come back to it. */
-const keptMs = 30 * 86_400_000;
+/**
+ * A flight that was taken back may come again, so its samples wait for it. They go when the server did not know it on so many
+ * different days: one wrong clock, or a server that does not answer, deletes nothing.
+ */
+const maxMissingDays = 30;
 
-let opened: Promise<IDBPDatabase<Kept>> | null = null;
-function open(): Promise<IDBPDatabase<Kept>> {
-  opened ??= import('idb').then(({ openDB }) =>
-    openDB<Kept>('acorn-tally-samples', 1, {
+const open = openedOnce(
+  async (): Promise<IDBPDatabase<Kept>> =>
+    (await import('idb')).openDB<Kept>('acorn-tally-samples', 1, {
       upgrade: (database) => void database.createObjectStore('waiting', { keyPath: 'id' }),
     }),
-  );
-  return opened;
-}
+);
 
 /** Keeps the samples of a flight in this browser until the server has them. */
 export async function keepSamples(id: string, samples: Blob): Promise<void> {
-  await (await open()).put('waiting', { id, samples, at: Date.now() });
+  await (await open()).put('waiting', { id, samples });
   await sendSamples();
 }
 
@@ -37,17 +44,26 @@ export function sendSamples(): Promise<void> {
 
 async function sendAll(): Promise<void> {
   const database = await open();
-  for (const { id, samples, at } of await database.getAll('waiting')) {
+  for (const unsent of await database.getAll('waiting')) {
+    const { id, samples } = unsent;
     if (keyOf('testFlights', id) in useRecords.getState().waiting) continue;
     const response = await fetch(`/api/v1/test-flights/${id}/samples`, {
       method: 'PUT',
       headers: { 'content-type': 'text/csv' },
       body: samples,
     }).catch(() => null);
-    // Taken back it may come again, so its samples stay a while; what the server will never take, goes.
+    // What the server will never take, goes.
     const isOver = response !== null && (response.ok || response.status === 400 || response.status === 413);
-    if (isOver || Date.now() - at > keptMs) await database.delete('waiting', id);
+    const missingOn = missingDays(unsent, response);
+    if (isOver || missingOn.length > maxMissingDays) await database.delete('waiting', id);
+    else if (missingOn.length > (unsent.missingOn?.length ?? 0))
+      await database.put('waiting', { ...unsent, missingOn });
   }
+}
+
+function missingDays({ missingOn = [] }: UnsentSamples, response: Response | null): readonly string[] {
+  const today = new Date().toISOString().slice(0, 10);
+  return response?.status === 404 && !missingOn.includes(today) ? [...missingOn, today] : missingOn;
 }
 
 /** Tries again whenever something else was saved. */

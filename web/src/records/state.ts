@@ -23,6 +23,8 @@ export interface Records extends Data {
   readonly damagedIds: readonly string[];
   /** What is not yet on the server as it is shown, by record. */
   readonly waiting: Readonly<Record<string, Waiting>>;
+  /** Whether what waits stands in this browser's database, so that leaving the page does not lose it. */
+  readonly isKept: boolean;
   /** So often on end the server did not answer; 0 while it does. */
   readonly failures: number;
   readonly trouble: string | null;

@@ -2,7 +2,7 @@ import { type Content, type Kind, kinds } from '@acorn-tally/core';
 import { create } from 'zustand';
 import { listAll } from '../api/records';
 import { type Change, done, edited, making, reversed, rewritten } from './changes';
-import { comesOrGoes, History, type How, keyOfStep } from './history';
+import { comesOrGoes, History, type How, keyOfStep, numberedBefore } from './history';
 import { Keeper } from './keeper';
 import {
   type AnyRecord,
@@ -19,18 +19,17 @@ import {
 import { removingWhole, usersOf } from './needs';
 import { Saver } from './saver';
 import type { Edit, Records } from './state';
-import type { Surroundings, Tidings } from './surroundings';
-import { type Base, saysTheSame, waitingAfter } from './waiting';
+import type { Shelved, Surroundings, Tidings } from './surroundings';
+import { type Base, saysTheSame, type Waiting, waitingAfter, waitingOver } from './waiting';
 
 /** Minutes are reckoned from these; they are read first. */
 const firstKinds: readonly Kind[] = ['places', 'days', 'aircraft', 'batteries', 'fits'];
 const otherKinds = kinds.filter((kind) => !firstKinds.includes(kind));
 
 /** All records as they are shown, and the one way to change them. */
-export function recordsStore({ shelf, channel, newId, now, later }: Surroundings) {
+export function recordsStore({ local, channel, newId, now, later }: Surroundings) {
   return create<Records>((set, get) => {
     const history = new History();
-    const keeper = new Keeper(shelf, get, later);
     const keep = () => void keeper.keep();
     const saver = new Saver({ get, set, keep }, { channel, newId, later });
     const show = (kind: Kind, data: Data) => set({ [kind]: data[kind] } as Partial<Records>);
@@ -64,14 +63,22 @@ export function recordsStore({ shelf, channel, newId, now, later }: Surroundings
       apply(changes);
     };
 
+    /** A record as it is shown while a change of it waits, over what the server has; null where it is to go. */
+    const asShown = ({ id, mine, shown }: Waiting, there: AnyRecord | undefined) =>
+      mine && ({ ...asNew(id), ...shown, ...there, ...mine } as AnyRecord);
+
     /** What a list gives, with what waits here over it. */
     const takeList = (kind: Kind, records: readonly AnyRecord[]) => {
       const { waiting } = get();
       const others = records.filter(({ id }) => !waiting[keyOf(kind, id)]);
       const mine = Object.values(waiting).flatMap((one) => {
-        if (one.kind !== kind || one.mine === null) return [];
-        const there = records.find(({ id }) => id === one.id);
-        return [{ ...asNew(one.id), ...one.shown, ...there, ...one.mine } as AnyRecord];
+        if (one.kind !== kind) return [];
+        return (
+          asShown(
+            one,
+            records.find(({ id }) => id === one.id),
+          ) ?? []
+        );
       });
       set({ [kind]: [...others, ...mine].sort(byMaking) } as Partial<Records>);
     };
@@ -84,23 +91,55 @@ export function recordsStore({ shelf, channel, newId, now, later }: Surroundings
       show(kind, record ? put(get(), kind, record as never) : drop(get(), kind, id));
     };
 
+    /** What an earlier page left in this browser comes under what was done in this one. */
+    const restore = (left: Shelved) => {
+      const { waiting, undoSteps, redoSteps, loading } = get();
+      const since = [...undoSteps, ...redoSteps];
+      const steps = numberedBefore([...left.done, ...left.undone], since);
+      const [done, undone] = [steps.slice(0, left.done.length), steps.slice(left.done.length)];
+      const restored = left.waiting.map((one) => {
+        const next = waiting[keyOf(one.kind, one.id)];
+        return next ? waitingOver(one, next) : one;
+      });
+      set({
+        waiting: { ...waiting, ...Object.fromEntries(restored.map((one) => [keyOf(one.kind, one.id), one])) },
+        undoSteps: [...done, ...undoSteps],
+        redoSteps: since.length > 0 ? redoSteps : undone,
+      });
+      if (since.length === 0) history.goOnFrom(steps);
+      if (loading === 'loading') return;
+      for (const one of restored) {
+        const record = asShown(one, find(get(), one.kind, one.id));
+        show(one.kind, record ? put(get(), one.kind, record as never) : drop(get(), one.kind, one.id));
+      }
+      saver.sendSoon();
+    };
+
+    const keeper = new Keeper(
+      local,
+      {
+        get: () => {
+          const { waiting, undoSteps, redoSteps } = get();
+          return { waiting: Object.values(waiting), done: undoSteps, undone: redoSteps };
+        },
+        restore,
+        setKept: (isKept) => set({ isKept }),
+      },
+      later,
+    );
+
     /** What this browser kept is taken up once, before anything that the server tells is shown. */
-    let takenUp: Promise<void> | null = null;
-    const takeUp = () => {
-      takenUp ??= (async () => {
-        const kept = await keeper.takeUp();
-        channel.listen(hear);
-        set(kept);
-        history.goOnFrom([...kept.undoSteps, ...kept.redoSteps]);
-      })();
-      return takenUp;
+    let restored: Promise<void> | null = null;
+    const restoreOnce = () => {
+      restored ??= keeper.restore().then(() => channel.listen(hear));
+      return restored;
     };
 
     /** Lists that were on their way while something was written are old, and are read again. */
     const read = async (some: readonly Kind[]): Promise<void> => {
       const answersBefore = saver.answers;
       const asked = Promise.all(some.map(async (kind) => [kind, await listAll(kind)] as const));
-      const [lists] = await Promise.all([asked, takeUp()]);
+      const [lists] = await Promise.all([asked, restoreOnce()]);
       if (saver.answers !== answersBefore) return read(some);
       for (const [kind, { records }] of lists) takeList(kind, records as readonly AnyRecord[]);
       const damaged = lists.flatMap(([, { damagedIds }]) => damagedIds);
@@ -113,6 +152,7 @@ export function recordsStore({ shelf, channel, newId, now, later }: Surroundings
       loadingRest: 'loading',
       damagedIds: [],
       waiting: {},
+      isKept: true,
       failures: 0,
       trouble: null,
       undoSteps: [],

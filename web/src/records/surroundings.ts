@@ -11,9 +11,10 @@ export interface Shelved {
 }
 
 /** Where that is kept. */
-export interface Shelf {
+export interface LocalStore {
   /** What this tab left behind, and what tabs that are gone left unsent. */
   read(): Promise<Shelved>;
+  /** Ends once it is written; deletes only what this page wrote or read. */
   write(shelved: Shelved): Promise<void>;
 }
 
@@ -31,7 +32,7 @@ export interface Channel {
 
 /** All that the store needs of the world around it; tests have a world of their own. */
 export interface Surroundings {
-  readonly shelf: Shelf;
+  readonly local: LocalStore;
   readonly channel: Channel;
   newId(): string;
   now(): number;

@@ -1,4 +1,4 @@
-import type { Tabs } from './shelf';
+import type { Tabs } from './localStore';
 import type { Channel } from './surroundings';
 
 const storedAs = 'acorn-tally-tab';

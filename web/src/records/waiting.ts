@@ -41,6 +41,23 @@ export function waitingAfter(
   return { ...next, base, sent, halt: halt?.why === 'changed' ? halt : null };
 }
 
+/**
+ * What an earlier page left unsent of a record, and a change of it made before that could be read: the fields that this change
+ * touched are as it says, all others as they were left.
+ */
+export function waitingOver(left: Waiting, next: Waiting): Waiting {
+  const sent = [...left.sent, ...next.sent];
+  if (left.mine === null || next.mine === null || typeof next.base === 'string')
+    return { ...next, base: left.base, sent, halt: left.halt?.why === 'changed' ? left.halt : next.halt };
+  const read = contentOf(next.base) as object as Readonly<Record<string, unknown>>;
+  const touched = Object.entries(next.mine).filter(([name, value]) => !same(value, read[name]));
+  const mine = { ...left.mine, ...Object.fromEntries(touched) };
+  const isOld = typeof left.base === 'string' || left.base.version !== next.base.version;
+  const changed: Halt | null = isOld ? { why: 'changed', theirs: next.base } : null;
+  const halt = left.halt?.why === 'changed' ? left.halt : changed;
+  return { ...next, base: left.base, mine, shown: { ...next.shown, ...mine } as AnyRecord, sent, halt };
+}
+
 /** Kept of what was sent without an answer. */
 const mostUnanswered = 8;
 

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { type Kind, recordKinds } from '@acorn-tally/core';
 import type { AnyRecord } from '../records/kinds';
-import { shelfIn } from '../records/shelf';
+import { localStoreIn } from '../records/localStore';
 import { recordsStore } from '../records/store';
 import type { Tidings } from '../records/surroundings';
 
@@ -122,6 +122,8 @@ export class PretendBrowser {
   private readonly living = new Map<string, { hear?: (tidings: Tidings) => void }>();
   private readonly timers = new Map<number, { at: number; work: () => void }>();
   private count = 0;
+  /** How this browser's database does: it answers, keeps everybody waiting, or has no room. */
+  database: 'well' | 'slow' | 'full' = 'well';
   private nowMs = Date.parse('2026-11-26T09:00:00Z');
 
   /** Opens a tab of a name; a name that was left before finds what it left. */
@@ -129,11 +131,21 @@ export class PretendBrowser {
     const own: { hear?: (tidings: Tidings) => void } = {};
     this.living.set(tab, own);
     const isAlive = () => this.living.get(tab) === own;
+    const local = localStoreIn(this.name, {
+      own: async () => tab,
+      gone: async (names) => names.filter((name) => !this.living.has(name)),
+    });
     return recordsStore({
-      shelf: shelfIn(this.name, {
-        own: async () => tab,
-        gone: async (names) => names.filter((name) => !this.living.has(name)),
-      }),
+      local: {
+        read: async () => {
+          while (this.database === 'slow') await new Promise((resolve) => setImmediate(resolve));
+          return local.read();
+        },
+        write: async (shelved) => {
+          if (this.database === 'full') throw new DOMException('no room', 'QuotaExceededError');
+          return local.write(shelved);
+        },
+      },
       channel: {
         tell: (tidings) => {
           for (const other of this.living.values()) if (other !== own) other.hear?.(structuredClone(tidings));

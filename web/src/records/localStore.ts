@@ -1,7 +1,8 @@
 import type { DBSchema, IDBPDatabase } from 'idb';
 import type { Step } from './changes';
 import { keyOf } from './kinds';
-import type { Shelf, Shelved } from './surroundings';
+import { openedOnce } from './openedOnce';
+import type { LocalStore, Shelved } from './surroundings';
 import type { Waiting } from './waiting';
 
 type KeptStep = Step & { readonly tab: string; readonly isUndone: boolean };
@@ -22,23 +23,20 @@ export interface Tabs {
 }
 
 /**
- * The shelf in the browser's database. Each tab keeps what is its own; what a tab left unsent that is gone, another takes over
+ * What is kept in the browser's database. Each tab keeps what is its own; what a tab left unsent that is gone, another takes over
  * when it starts. Only what changed since it was last written is written.
  */
-export function shelfIn(name: string, tabs: Tabs): Shelf {
-  let opened: Promise<IDBPDatabase<Kept>> | null = null;
-  let last: Shelved = { waiting: [], done: [], undone: [] };
-  const open = () => {
-    opened ??= import('idb').then(({ openDB }) =>
-      openDB<Kept>(name, 1, {
-        upgrade(database) {
-          database.createObjectStore('waiting', { keyPath: ['tab', 'name'] });
-          database.createObjectStore('steps', { keyPath: ['tab', 'ordinal'] });
-        },
-      }),
-    );
-    return opened;
-  };
+export function localStoreIn(name: string, tabs: Tabs): LocalStore {
+  let written: Shelved = { waiting: [], done: [], undone: [] };
+  const open = openedOnce(async () => {
+    const { openDB } = await import('idb');
+    return openDB<Kept>(name, 1, {
+      upgrade(database) {
+        database.createObjectStore('waiting', { keyPath: ['tab', 'name'] });
+        database.createObjectStore('steps', { keyPath: ['tab', 'ordinal'] });
+      },
+    });
+  });
   return {
     async read() {
       const [database, own] = await Promise.all([open(), tabs.own()]);
@@ -53,7 +51,7 @@ export function shelfIn(name: string, tabs: Tabs): Shelf {
         steps.filter(({ tab }) => gone.includes(tab)),
       );
       const mine = steps.filter(({ tab }) => tab === own);
-      last = {
+      written = {
         waiting: [...left, ...waiting.filter(({ tab }) => tab === own)].map(asWaiting),
         done: mine.filter(({ isUndone }) => !isUndone).map(asStep),
         undone: mine
@@ -61,16 +59,15 @@ export function shelfIn(name: string, tabs: Tabs): Shelf {
           .map(asStep)
           .reverse(),
       };
-      return last;
+      return written;
     },
 
     async write(next) {
       const [database, own] = await Promise.all([open(), tabs.own()]);
       const transaction = database.transaction(['waiting', 'steps'], 'readwrite');
       const [waiting, steps] = [transaction.objectStore('waiting'), transaction.objectStore('steps')];
-      const [before, after] = [byName(last.waiting), byName(next.waiting)];
-      const [stepsBefore, stepsAfter] = [byOrdinal(last), byOrdinal(next)];
-      last = next;
+      const [before, after] = [byName(written.waiting), byName(next.waiting)];
+      const [stepsBefore, stepsAfter] = [byOrdinal(written), byOrdinal(next)];
       const work: Promise<unknown>[] = [];
       for (const [at, one] of after)
         if (before.get(at) !== one) work.push(waiting.put({ ...one, tab: own, name: at }));
@@ -82,6 +79,7 @@ export function shelfIn(name: string, tabs: Tabs): Shelf {
       }
       for (const at of stepsBefore.keys()) if (!stepsAfter.has(at)) work.push(steps.delete([own, at]));
       await Promise.all([...work, transaction.done]);
+      written = next;
     },
   };
 }
