@@ -104,6 +104,11 @@ export class CellReader {
     return value;
   }
 
+  /** Notes a problem where there is one. */
+  check(heading: string, problem: string | null): void {
+    if (problem) this.wrong(heading, problem);
+  }
+
   wrong(heading: string, message: string): void {
     this.problems.push({ line: this.row.line, column: heading, message });
   }

@@ -68,7 +68,7 @@ test('what is wrong is told by line and column, and the right lines are still re
       column: 'capacity mAh',
       message: 'Rated capacity must be from 100 to 60000 mAh, not -5 mAh.',
     },
-    { line: 3, column: 'battery', message: 'The battery has no name.' },
+    { line: 3, column: 'battery', message: 'The name is empty.' },
   ]);
   expect(readKitCsv('name,size\nA,1\n', 'Jay', 'UTC').ok).toBe(false);
 });
@@ -88,7 +88,7 @@ test('a note too long to be kept is told by its line; the others are read', () =
   const kit = [line, { ...line, label: 'B', keeping: { ...line.keeping, notes: 'x'.repeat(2001) } }];
   const read = readKitCsv(writeKitCsv(kit), 'Jay', 'UTC');
   expect(read.ok && read.value.problems).toEqual([
-    { line: 3, column: 'notes', message: 'The notes are longer than 2000 characters.' },
+    { line: 3, column: 'notes', message: 'The note holds at most 2000 characters.' },
   ]);
   expect(read.ok && read.value.lines).toHaveLength(1);
 });

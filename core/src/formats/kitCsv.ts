@@ -1,7 +1,7 @@
 import { type Battery, batteryRanges, chemistries } from '../battery/battery';
 import { type BatteryKeeping, batteryStates, keptPlaces } from '../battery/keeping';
 import { chargedFull } from '../battery/standing';
-import { longestText, nameLength } from '../units/names';
+import { nameProblem, textProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
@@ -91,11 +91,9 @@ export function readKitCsv(file: string, aircraft: string, timeZone: string): Ou
       pack: packOfRow(cells),
       keeping: keepingOfRow(cells, row.text('notes')),
     };
-    if (line.label === '') cells.wrong('battery', 'The battery has no name.');
-    if (line.label.length > nameLength.max)
-      cells.wrong('battery', `The name is longer than ${nameLength.max} characters.`);
-    if ((line.keeping.notes?.length ?? 0) > longestText)
-      cells.wrong('notes', `The notes are longer than ${longestText} characters.`);
+    cells.check('battery', nameProblem('The name', line.label));
+    cells.check('aircraft', nameProblem('The aircraft', line.aircraft));
+    cells.check('notes', textProblem('The note', line.keeping.notes ?? ''));
     problems.push(...cells.problems);
     return cells.problems.length === 0 ? [line] : [];
   });

@@ -5,6 +5,7 @@ import { onPlane } from '../reserve/plane';
 import type { FlightOfPlan, SwapPlan } from '../swapPlan/answer';
 import type { PlanRequest } from '../swapPlan/request';
 import type { Shot } from '../swapPlan/shot';
+import { fittingName } from '../units/names';
 import { writeCsv } from './csv';
 
 /** What of a shoot its files are made of. */
@@ -23,7 +24,10 @@ const beforeTakeoffS = 300;
  * when it begins.
  */
 export function writePlanCalendar({ name, request, plan, madeAt }: PlanToWrite): string {
-  const calendar = ical({ name, prodId: { company: 'Acorn Tally', product: 'swap plan' } });
+  const calendar = ical({
+    name: fittingName(name),
+    prodId: { company: 'Acorn Tally', product: 'swap plan' },
+  });
   const add = (
     id: string,
     fromAt: string,

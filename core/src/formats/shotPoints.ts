@@ -2,7 +2,7 @@ import { XMLParser } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import type { Coordinates } from '../air/sun';
 import { mostShots, type Shot, shotRanges } from '../swapPlan/shot';
-import { nameLength } from '../units/names';
+import { fittingName } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { violation } from '../units/quantity';
 import type { CsvProblem } from './csv';
@@ -46,8 +46,8 @@ export function readShotPoints(text: string, home: Coordinates, newId: () => str
     const [distanceM, bearingDeg] = [Math.round(way.s12 ?? 0), Math.round(((way.azi1 ?? 0) + 360) % 360)];
     const problem = violation(shotRanges.distanceM, distanceM);
     if (problem) problems.push({ line: i + 1, column: name || null, message: problem });
-    const shot = { id: newId(), name: name || `Point ${i + 1}`, distanceM, bearingDeg, ...usually };
-    return problem ? [] : [{ ...shot, name: shot.name.slice(0, nameLength.max) }];
+    const called = fittingName(name) || `Point ${i + 1}`;
+    return problem ? [] : [{ id: newId(), name: called, distanceM, bearingDeg, ...usually }];
   });
   return success({ shots, problems });
 }

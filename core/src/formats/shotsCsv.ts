@@ -1,6 +1,6 @@
 import { type Style, styles } from '../aircraft/aircraft';
 import { lightWishes, mostShots, type Shot, shotNeeds, shotRanges } from '../swapPlan/shot';
-import { nameLength } from '../units/names';
+import { nameProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
@@ -67,9 +67,7 @@ export function readShotsCsv(text: string, timeZone: string, newId: () => string
   const shots = table.rows.flatMap((row) => {
     const cells = new CellReader(row, timeZone);
     const name = row.text('name');
-    if (name === '') cells.wrong('name', 'The shot has no name.');
-    if (name.length > nameLength.max)
-      cells.wrong('name', `The name is longer than ${nameLength.max} characters.`);
+    cells.check('name', nameProblem('The name', name));
     const shot: Shot = {
       id: newId(),
       name,

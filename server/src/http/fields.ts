@@ -2,10 +2,11 @@ import {
   isDay,
   isInstant,
   isTimeZone,
-  longestText,
+  maxTextLength,
   nameLength,
   nameProblem,
   type Quantity,
+  textProblem,
   violation,
 } from '@acorn-tally/core';
 import { applyDecorators, type Type as Class } from '@nestjs/common';
@@ -13,13 +14,10 @@ import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  IsArray,
   IsBoolean,
   IsIn,
   IsObject,
   IsOptional,
-  IsString,
-  MaxLength,
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
@@ -95,13 +93,20 @@ export function Name(label: string, { optional = false } = {}) {
 
 export function Text({ optional = false } = {}) {
   return applyDecorators(
-    IsString({ message: (given) => `${given.property} needs a text.` }),
-    MaxLength(longestText, {
-      message: (given) => `${given.property} holds at most ${longestText} characters.`,
+    ValidateBy({
+      name: 'text',
+      validator: {
+        validate: (value) => problemOfText('', value) === null,
+        defaultMessage: (given) => problemOfText(given?.property ?? '', given?.value) ?? '',
+      },
     }),
     maybe(optional),
-    ApiProperty({ type: String, maxLength: longestText, required: !optional, nullable: optional }),
+    ApiProperty({ type: String, maxLength: maxTextLength, required: !optional, nullable: optional }),
   );
+}
+
+function problemOfText(label: string, value: unknown): string | null {
+  return typeof value === 'string' ? textProblem(label, value) : `${label} needs a text.`;
 }
 
 /** Date, time and offset: an instant that every clock reads alike. */
@@ -205,9 +210,13 @@ function areNumbers(value: unknown): value is number[] {
 /** A list of at most so many texts. */
 export function Texts(most: number, { optional = false } = {}) {
   return applyDecorators(
-    IsString({ each: true, message: (given) => `${given.property} needs a list of texts.` }),
-    IsArray({ message: (given) => `${given.property} needs a list of texts.` }),
-    MaxLength(longestText, { each: true }),
+    ValidateBy({
+      name: 'texts',
+      validator: {
+        validate: (value) => Array.isArray(value) && value.every((one) => problemOfText('', one) === null),
+        defaultMessage: (given) => `${given?.property} needs a list of texts.`,
+      },
+    }),
     AtMost(most),
     maybe(optional),
     ApiProperty({ type: String, isArray: true, maxItems: most, required: !optional, nullable: optional }),

@@ -7,6 +7,7 @@ import {
   keptPlaces,
   launchPlaceRanges,
   logSourceRanges,
+  nameProblem,
   planRanges,
   type Quantity,
   ranges,
@@ -50,7 +51,9 @@ const of = (quantity: Quantity) => {
   return fc.integer({ min: least, max: most }).map((count) => count * siPerUnit);
 };
 const maybe = (quantity: Quantity) => fc.option(of(quantity));
-const text = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 40 }).filter((one) => one.trim() === one);
+const text = fc
+  .string({ unit: 'grapheme', minLength: 1, maxLength: 40 })
+  .filter((one) => one.trim() === one && nameProblem('', one) === null);
 const instant = fc
   .record({
     ms: fc.integer({ min: Date.parse('2000-01-01T00:00:00Z'), max: Date.parse('2060-01-01T00:00:00Z') }),
@@ -270,4 +273,19 @@ describe.each(Object.keys(contents))('%s', (path) => {
       expect(await kept()).toBe(before);
     },
   );
+});
+
+test.each([
+  ['names', 'Jay\u00001', 'Name of the aircraft holds a control character'],
+  ['invisible names', '\u0000', 'Name of the aircraft holds a control character'],
+  ['broken lines', 'Jay\r\nEND:VCALENDAR', 'Name of the aircraft must stand on one line'],
+  ['half characters', 'Jay \ud83c', 'Name of the aircraft holds half of a character'],
+])('%s that would not come back as they were sent are refused in words', async (_what, name, message) => {
+  const { body: jay } = await http().get(`/api/v1/aircraft/${aircraftId}`).expect(200);
+  const { id: _i, createdAt: _c, updatedAt: _u, ...rest } = jay;
+  const { body } = await http()
+    .put(`/api/v1/aircraft/${aircraftId}`)
+    .send({ ...rest, name })
+    .expect(400);
+  expect(body.errors[0].message).toContain(message);
 });

@@ -1,3 +1,4 @@
+import { textProblem } from '@acorn-tally/core';
 import { TextInput } from '@mantine/core';
 import { fieldProps, type Standing } from './shape';
 import { useTyped } from './useTyped';
@@ -14,11 +15,12 @@ interface Props extends Standing {
 
 /** A line of text. A wrong one stays as typed with its message, and what stood before the typing stands again. */
 export function TextField(props: Props) {
-  const { label, value, onChange, problem, placeholder, hint } = props;
+  const { label, value, onChange, placeholder, hint } = props;
+  const problem = props.problem ?? ((text: string) => textProblem(label, text));
   const { text: draft, type: take, drop, leave } = useTyped(value, onChange);
-  const message = draft === null ? null : (problem?.(draft) ?? null);
+  const message = draft === null ? null : problem(draft);
   const edit = (text: string) => {
-    const wrong = problem?.(text);
+    const wrong = problem(text);
     take(text, wrong ? { message: wrong } : { value: text });
   };
   return (

@@ -2,7 +2,7 @@ import {
   type AircraftRecord,
   aircraftOfClass,
   classTemplates,
-  nameLength,
+  fittingName,
   usualKeeping,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -36,7 +36,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
   const inOrder = [...aircraft].sort((a, b) => Number(!!a.retiredOn) - Number(!!b.retiredOn));
   const copyIt = () => {
     const { name, spec, flight, policy } = chosen;
-    const copy = `${name} copy`.slice(0, nameLength.max);
+    const copy = fittingName(name, ' copy');
     const content = { name: copy, spec: { ...spec, name: copy }, flight, policy };
     choose({ aircraftId: add('aircraft', content, `copying ${name}`).id, batteryId: null });
   };

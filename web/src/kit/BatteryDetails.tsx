@@ -129,7 +129,6 @@ export function BatteryDetails({ battery, packNow }: Props) {
           stacked
           label="Notes"
           value={keeping?.notes ?? ''}
-          problem={(text) => (text.length > 2000 ? 'Notes are longer than 2000 characters.' : null)}
           onChange={(notes) => changeKeeping({ notes: notes || null }, 'notes')}
         />
       </div>

@@ -1,4 +1,4 @@
-import { minutesAndSeconds, nameLength, type ShootRecord, type Shot } from '@acorn-tally/core';
+import { fittingName, minutesAndSeconds, type ShootRecord, type Shot } from '@acorn-tally/core';
 import {
   type Announcements,
   closestCenter,
@@ -66,7 +66,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
     const other = {
       ...shot,
       id: crypto.randomUUID(),
-      name: `${shot.name.slice(0, nameLength.max - 6)} again`,
+      name: fittingName(shot.name, ' again'),
     };
     setShots(
       (now) => now.flatMap((one) => (one.id === shot.id ? [one, other] : [one])),

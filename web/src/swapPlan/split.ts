@@ -1,4 +1,4 @@
-import { nameLength, type Sentence, type Shot } from '@acorn-tally/core';
+import { fittingName, type Sentence, type Shot } from '@acorn-tally/core';
 
 /** A part keeps this much of what the best battery could fly, since the next one is a little weaker. */
 const shareUsed = 0.9;
@@ -27,7 +27,7 @@ export function splitShot(
       return {
         ...shot,
         id: newId(),
-        name: `${shot.name.slice(0, nameLength.max - tail.length)}${tail}`,
+        name: fittingName(shot.name, tail),
         durationS: startOf(part + 1) - startOf(part),
       };
     });
