@@ -3,6 +3,7 @@ import { feet, kmh, knot, mile } from './unitFactors';
 /** What a column of a log may tell. */
 export const logColumns = [
   'time',
+  'date',
   'charge',
   'voltage',
   'height',
@@ -17,7 +18,8 @@ export type LogColumn = (typeof logColumns)[number];
 
 /** How the texts of a column are read. */
 export const logUnits = {
-  time: ['s', 'ms', 'min', 'clock', 'date and time'],
+  time: ['s', 'ms', 'µs', 'ns', 'min', 'clock', 'date and time'],
+  date: ['date and time', 'date'],
   charge: ['%', 'fraction'],
   voltage: ['V', 'mV', 'V a cell'],
   height: ['m', 'ft'],
@@ -36,7 +38,9 @@ export type ColumnMap = Partial<Record<LogColumn, { readonly index: number; read
 /** SI for one of the unit; what is not a plain factor is read by itself. */
 export const perUnit: Partial<Record<LogUnit, number>> = {
   s: 1,
-  ms: 0.001,
+  ms: 1e-3,
+  µs: 1e-6,
+  ns: 1e-9,
   min: 60,
   fraction: 1,
   V: 1,
@@ -53,7 +57,7 @@ export const perUnit: Partial<Record<LogUnit, number>> = {
   '°': 1,
 };
 
-/** Words that head each column, in the order in which they are tried; the first column that fits by name and values is it. */
+/** Words that head each column, in the order in which they are tried; of those that fit by name and values the likeliest is it. */
 const names: Readonly<Record<LogColumn, RegExp>> = {
   latitude: /\b(lat|latitude)\b/,
   longitude: /\b(lon|lng|long|longitude)\b/,
@@ -64,7 +68,8 @@ const names: Readonly<Record<LogColumn, RegExp>> = {
   height: /height|altitude|\balt\b|\bagl\b|höhe/,
   speed: /speed|velocity|geschw/,
   distance: /distance|\bdist\b|range|entf/,
-  time: /time|elapsed|clock|stamp|\bt\b|seconds|millis|zeit|date/,
+  time: /time|elapsed|clock|stamp|\bt\b|seconds|millis|micros|nanos|zeit|date/,
+  date: /date|day|time|stamp|utc|datum/,
 };
 
 /** Units as they stand in a heading, after brackets and underscores became blanks. */
@@ -77,6 +82,8 @@ const unitWords: readonly (readonly [RegExp, LogUnit])[] = [
   [/\bcell\b|zelle/, 'V a cell'],
   [/\bv\b|\bvolts?\b/, 'V'],
   [/\bms\b|millis|\bmsec\b/, 'ms'],
+  [/(^|\s)[µμu]s\b|micros|\busec\b/, 'µs'],
+  [/\bns\b|nanos|\bnsec\b/, 'ns'],
   [/\bmin\b|\bminutes\b/, 'min'],
   [/\bs\b|\bsec\b|\bseconds\b/, 's'],
   [/\bft\b|\bfeet\b/, 'ft'],
@@ -111,3 +118,18 @@ export function headedSo(column: LogColumn, headings: readonly string[]): number
 
 /** The order in which columns are looked for: what is told apart surely comes first. */
 export const searchOrder = Object.keys(names) as readonly LogColumn[];
+
+/** Whose charge, level or signal a column may tell that is not the pack's. */
+const others =
+  /\bsat|\bgps\b|\bgnss\b|signal|\brssi\b|link|remote|\brc\b|controller|phone|tablet|noise|light/;
+const ofThePack = /charge|battery|batt|\bbat\b|\bsoc\b|gauge|akku/;
+
+/** How surely a heading speaks of the pack's charge: 2 by name, 1 by a word that others use too, 0 of something else. */
+export function chargeHeading(heading: string): number {
+  const plain = plainHeading(heading);
+  if (others.test(plain)) return 0;
+  return ofThePack.test(plain) ? 2 : 1;
+}
+
+/** Whether a heading says that its times are those of UTC. */
+export const isUtc = (heading: string) => /\b(utc|gmt|zulu)\b/.test(plainHeading(heading));

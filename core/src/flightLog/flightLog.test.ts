@@ -3,9 +3,10 @@ import { plainLayout, steadyFlight, type WrittenLayout, written } from '../../fi
 import { holds } from '../../fixtures/seeds';
 import { encodingOf } from './decode';
 import { flightsIn, type LoggedFlight } from './flights';
-import { layoutOf, missingColumns } from './layout';
+import { inSmallerTimeUnit, layoutOf, missingColumns } from './layout';
+import { LineSplitter, maxLineLength } from './lines';
 import { RowReader } from './readRows';
-import { readSamplesCsv, writeSamplesCsv, wrongSamplesLine } from './samplesCsv';
+import { readSamplesCsv, SamplesCheck, writeSamplesCsv, wrongSamplesLine } from './samplesCsv';
 import { laidOver, overlap, readGeoJsonTrack, readGpx } from './track';
 import { writeTestCsv } from './writeLog';
 import { writeGeoJsonTrack, writeGpx } from './writeTrack';
@@ -301,4 +302,91 @@ test('a test that is written as CSV is read back', () => {
   expect(samples[1]?.cellVoltageV).toBeCloseTo(3.88, 3);
   // Read by hand every few minutes it is one flight all the same.
   expect(flights(text)).toMatchObject([{ durationS: 1224, endCharge: 0.2 }]);
+});
+
+// Prefixes of the second: BIPM, The International System of Units, table 7.
+test.each([
+  ['timestamp_us', 1e6, 0],
+  ['time [µs]', 1e6, 0],
+  ['timestamp ns', 1e9, 0],
+  ['timestamp', 1e6, 1_795_600_000],
+  ['timestamp', 1e9, 1_795_600_000],
+  ['t', 1e6, 0],
+])(
+  'a quarter of an hour under “%s”, counted %d times a second, is a quarter of an hour',
+  (heading, per, from) => {
+    const rows = Array.from({ length: 901 }, (_, s) => `${(from + s) * per},${Math.round(98 - s / 15)}`);
+    const { samples, isDated } = read(`${heading},charge %\n${rows.join('\n')}\n`);
+    expect((samples[900]?.timeS ?? 0) - (samples[0]?.timeS ?? 0)).toBeCloseTo(900, 3);
+    expect(isDated).toBe(from > 0);
+  },
+);
+
+test('rows two hundred times a second in milliseconds do not last for days: they are read again in a smaller unit', () => {
+  const layout = layoutOf('t,charge %\n0,98\n5,98\n10,98\n', 'UTC');
+  if (!layout.ok) throw new Error('no layout');
+  expect(layout.value.columns.time?.unit).toBe('s');
+  const smaller = inSmallerTimeUnit(layout.value, 0, 900_000);
+  expect(smaller?.columns.time?.unit).toBe('ms');
+  expect(inSmallerTimeUnit(layout.value, 0, 900)).toBeNull();
+});
+
+test('a clock goes on over midnight, and a log with its last row first comes in order', () => {
+  const rows = ['23:52:00,98', '23:59:30,70', '0:00:30,66', '0:07:00,40'];
+  for (const order of [rows, [...rows].reverse()]) {
+    const [flight, ...more] = flights(`clock,charge %\n${order.join('\n')}\n`);
+    expect(more).toEqual([]);
+    expect([flight?.durationS, flight?.startCharge, flight?.endCharge]).toEqual([900, 0.98, 0.4]);
+  }
+});
+
+test('the charge is what falls from near full and is the pack’s, not the first level, nor the controller’s', () => {
+  const head = 'time s,Satellite level,Remote battery %,GPS level,Level,Battery %';
+  const rows = ['0,4,97,5,80,98', '60,5,97,5,90,95', '120,4,96,5,70,91'];
+  const layout = layoutOf(`${head}\n${rows.join('\n')}\n`, 'UTC');
+  expect(layout.ok && layout.value.columns.charge?.index).toBe(5);
+  const only = layoutOf('time s,Satellite level\n0,4\n60,5\n', 'UTC');
+  expect(only.ok && missingColumns(only.value)).toEqual(['charge']);
+});
+
+// ISO 8601-1:2019 and the calendars of Unicode CLDR (de, en-GB, en-US).
+test.each([
+  ['datetime(utc)', '2026-11-25 10:10:00'],
+  ['datetime(utc)', '2026/11/25 10:10:00'],
+  ['date', '25.11.2026 10:10:00'],
+  ['date', '25/11/2026 10:10:00'],
+  ['date', '11/25/2026 10:10:00 AM'],
+  ['date', '20261125T101000Z'],
+])('a column of dates beside one of milliseconds says when it was: %s, %s', (heading, at) => {
+  const text = `time(millisecond),${heading},charge %\n0,${at},98\n600000,${at},50\n`;
+  const [flight] = flights(text);
+  expect([flight?.startedAt, flight?.durationS]).toEqual(['2026-11-25T10:10:00.000Z', 600]);
+});
+
+test('a date and a clock in two columns are one time', () => {
+  const [flight] = flights('date,time,charge %\n2026-11-25,23:55:00,98\n2026-11-26,00:05:00,50\n');
+  expect([flight?.startedAt, flight?.durationS]).toEqual(['2026-11-25T23:55:00.000Z', 600]);
+});
+
+test('a cell or a line longer than any log has is told, not held, and what follows is read', () => {
+  const digits = '1'.repeat(40_000);
+  const layout = layoutOf('time s,charge %\n0,98\n60,97\n', 'UTC');
+  if (!layout.ok) throw new Error('no layout');
+  const reader = new RowReader(layout.value, 3, 'UTC');
+  const check = new SamplesCheck();
+  reader.feed(`time s,charge %\n0,98\n60,${digits}x\n`);
+  for (let piece = 0; piece < 320; piece++) {
+    reader.feed(digits);
+    check.feed(digits);
+  }
+  reader.feed('\n60,97\n');
+  const { samples, problems } = reader.end();
+  expect(samples).toHaveLength(2);
+  expect(problems.map(({ line }) => line)).toEqual([3, 4]);
+  expect(problems[1]?.message).toContain('longer than');
+  expect(check.end()).toBe(1);
+  const held: string[] = [];
+  const lines = new LineSplitter((line) => held.push(line));
+  for (const piece of ['a\r', '\nb\r', 'c', digits, digits, digits, '\n']) lines.feed(piece);
+  expect(held.map(({ length }) => length)).toEqual([1, 1, maxLineLength + 1]);
 });

@@ -1,13 +1,16 @@
 import Papa from 'papaparse';
 import { median } from '../statistics/quantile';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { cellIn, clockIn, dateIn, numberIn, onOrOff } from './cells';
+import { cellIn, clockIn, type DateForm, dateIn, monthFirstIn, numberIn, onOrOff } from './cells';
 import {
   type ColumnMap,
+  chargeHeading,
   headedSo,
+  isUtc,
   type LogColumn,
   type LogUnit,
   logUnits,
+  perUnit,
   searchOrder,
   unitNamed,
 } from './columns';
@@ -18,6 +21,8 @@ export interface LogLayout {
   readonly decimalComma: boolean;
   readonly headings: readonly string[];
   readonly columns: ColumnMap;
+  /** Dates are written 11/25/2026; a layout remembered from before may not say. */
+  readonly monthFirst?: boolean;
 }
 
 /** What a log must tell to be a flight. */
@@ -54,19 +59,28 @@ export function layoutOf(head: string, timeZone: string): Outcome<LogLayout> {
     delimiter !== ',' && rows.some((row) => row.some((cell) => /^\s*-?\d+,\d+\s*$/.test(cell)));
   const columns: { [C in LogColumn]?: { index: number; unit: LogUnit } } = {};
   const taken = new Set<number>();
+  const monthFirst = hasMonthFirst(rows);
   for (const column of searchOrder) {
-    for (const index of headedSo(column, headings)) {
+    const candidates = headedSo(column, headings).flatMap((index) => {
+      const heading = headings[index] as string;
       const values = rows.map((row) => row[index] ?? '').filter((cell) => cell.trim() !== '');
-      const unit = taken.has(index)
-        ? null
-        : unitOf(column, headings[index] as string, values, decimalComma, timeZone);
-      if (unit === null) continue;
-      columns[column] = { index, unit };
-      taken.add(index);
-      break;
-    }
+      const manner = { decimalComma, form: { monthFirst, timeZone: isUtc(heading) ? 'UTC' : timeZone } };
+      const unit = taken.has(index) ? null : unitOf(column, heading, values, manner);
+      if (unit === null) return [];
+      return { index, unit, likely: column === 'charge' ? likelyCharge(heading, values, unit, manner) : 1 };
+    });
+    const likeliest = Math.max(0, ...candidates.map(({ likely }) => likely));
+    const found = candidates.find(({ likely }) => likely > 0 && likely === likeliest);
+    if (!found) continue;
+    columns[column] = { index: found.index, unit: found.unit };
+    taken.add(found.index);
   }
-  return success({ delimiter, decimalComma, headings, columns });
+  return success({ delimiter, decimalComma, headings, columns, monthFirst });
+}
+
+/** One date that can only be so decides; where all may be either, the day comes first, as in most of the world. */
+function hasMonthFirst(rows: readonly (readonly string[])[]): boolean {
+  return rows.some((row) => row.some((cell) => monthFirstIn(cell) === true));
 }
 
 export function cellsOf(line: string, delimiter: string): string[] {
@@ -90,23 +104,42 @@ const plausible: Partial<Record<LogColumn, readonly [least: number, most: number
   longitude: [-180, 180],
 };
 
+/** How the cells of a column are read. */
+interface Manner {
+  readonly decimalComma: boolean;
+  readonly form: DateForm;
+}
+
+/**
+ * How likely a column is the pack's charge, 0 where it is not: by its heading first, and by whether it begins near full and does not
+ * rise. A column that others' levels are headed like must do both.
+ */
+function likelyCharge(heading: string, values: readonly string[], unit: LogUnit, manner: Manner): number {
+  const charges = values.flatMap((text) => cellIn(text, unit, manner.decimalComma, manner.form) ?? []);
+  const isNearFull = (charges[0] ?? 0) >= 0.5;
+  const isFalling = charges.every((charge, i) => i === 0 || charge <= (charges[i - 1] as number) + 0.02);
+  const byName = chargeHeading(heading);
+  if (byName === 0 || (byName === 1 && !(isNearFull && isFalling))) return 0;
+  return 4 * byName + 2 * Number(isFalling) + Number(isNearFull);
+}
+
 /** The unit of a column: as its heading says, else as its values look; null where they are not of this kind. */
 function unitOf(
   column: LogColumn,
   heading: string,
   values: readonly string[],
-  decimalComma: boolean,
-  timeZone: string,
+  manner: Manner,
 ): LogUnit | null {
+  const { decimalComma, form } = manner;
   if (values.length === 0) return null;
   if (column === 'motors') return most(values, (text) => onOrOff(text) !== null) ? 'on or off' : null;
-  if (column === 'time') return timeUnit(heading, values, decimalComma, timeZone);
+  if (column === 'time') return timeUnit(heading, values, manner);
   const named = unitNamed(column, heading);
   const guesses = named ? [named] : (logUnits[column] as readonly LogUnit[]);
   const [least, largest] = plausible[column] ?? [-Infinity, Infinity];
   const fits = (unit: LogUnit) =>
     most(values, (text) => {
-      const value = cellIn(text, unit, decimalComma, timeZone);
+      const value = cellIn(text, unit, decimalComma, form);
       return value !== null && value >= least && value <= largest;
     });
   if (column === 'charge' && !named) {
@@ -123,26 +156,45 @@ function unitOf(
   return guesses.find(fits) ?? null;
 }
 
-/** Rows that as seconds would go on for longer, or be dated later, are milliseconds: two hours, and the year 5138. */
-const longestFlightS = 7200;
-const latestInstantS = 1e11;
+/** Rows that would go on for longer in a unit are in a smaller one (assumed: no flight lasts two hours). */
+const maxFlightS = 7200;
+/** What would be dated later in a unit is in a smaller one: the year 5138. */
+const maxInstantS = 1e11;
+const plainTimeUnits = ['s', 'ms', 'µs', 'ns'] as const satisfies readonly LogUnit[];
 
-/** Times: dates, clocks, or numbers in seconds or milliseconds by how far they go. */
+/** Times: dates, clocks, or numbers in seconds or parts of them by how far they go. */
 function timeUnit(
   heading: string,
   values: readonly string[],
-  decimalComma: boolean,
-  timeZone: string,
+  { decimalComma, form }: Manner,
 ): LogUnit | null {
-  if (most(values, (text) => dateIn(text, timeZone) !== null)) return 'date and time';
+  if (most(values, (text) => dateIn(text, form) !== null)) return 'date and time';
   if (most(values, (text) => clockIn(text) !== null)) return 'clock';
   const numbers = values.flatMap((text) => numberIn(text, decimalComma) ?? []);
   if (numbers.length < values.length * 0.8) return null;
   const named = unitNamed('time', heading);
   if (named) return named;
   const steps = numbers.slice(1).map((value, i) => Math.abs(value - (numbers[i] as number)));
-  const isLong = steps.length > 0 && median(steps) * numbers.length > longestFlightS;
-  return isLong || (numbers[0] ?? 0) > latestInstantS ? 'ms' : 's';
+  const length = steps.length > 0 ? median(steps) * numbers.length : 0;
+  const fits = (unit: LogUnit) => {
+    const inS = perUnit[unit] ?? 1;
+    return length * inS <= maxFlightS && (numbers[0] ?? 0) * inS <= maxInstantS;
+  };
+  return plainTimeUnits.find(fits) ?? null;
+}
+
+/** A day of rows and more: what was read so was read in too large a unit. */
+const maxLogS = 86_400;
+
+/** The layout by which a log is read again since by this one it would go on for days; null where it does not. */
+export function inSmallerTimeUnit(layout: LogLayout, fromS: number, untilS: number): LogLayout | null {
+  const { time } = layout.columns;
+  const heading = layout.headings[time?.index ?? -1] ?? '';
+  const smaller = plainTimeUnits[plainTimeUnits.indexOf(time?.unit as 's') + 1];
+  const isSure =
+    !time || !smaller || !plainTimeUnits.includes(time.unit as 's') || unitNamed('time', heading);
+  if (isSure || untilS - fromS <= maxLogS) return null;
+  return { ...layout, columns: { ...layout.columns, time: { ...time, unit: smaller } } };
 }
 
 /** Nine of ten: a log may have gaps and a torn line. */

@@ -1,17 +1,28 @@
-import { cellIn, onOrOff } from './cells';
-import type { LogColumn } from './columns';
+import { cellIn, type DateForm, onOrOff } from './cells';
+import { isUtc, type LogColumn } from './columns';
 import { cellsOf, type LogLayout } from './layout';
+import { LineSplitter, maxLineLength } from './lines';
 import { type LogProblem, type LogSample, mostToldProblems, type ReadLog } from './sample';
 
 /** More rows than this are not read: a day at ten a second. */
 export const mostRows = 1_000_000;
 
-const isDatedFromS = 86_400 * 365;
+/** Times of a log are dates where they are after the year 1970 and before 5138, s. */
+const datedFromS = 86_400 * 365;
+const datedUntilS = 1e11;
+const dayS = 86_400;
+const noDates: DateForm = { monthFirst: false, timeZone: 'UTC' };
 
 /** Reads a log piece by piece: what is fed may end in the middle of a line, and a file of any length is never held as a whole. */
 export class RowReader {
-  private rest = '';
+  private readonly lines = new LineSplitter((line) => this.read(line));
+  private readonly forms: Partial<Record<LogColumn, DateForm>>;
   private line = 0;
+  /** Days that a clock of the log passed midnight. */
+  private daysPassed = 0;
+  private lastClockS: number | null = null;
+  /** What is added to the log's own times so that they are since 1970, by its column of dates. */
+  private dateOffsetS: number | null = null;
   private readonly samples: LogSample[] = [];
   private readonly problems: LogProblem[] = [];
   private leftOut = 0;
@@ -19,24 +30,29 @@ export class RowReader {
   constructor(
     private readonly layout: LogLayout,
     private readonly cellCount: number,
-    private readonly timeZone: string,
-  ) {}
+    timeZone: string,
+  ) {
+    const { monthFirst = false, headings, columns } = layout;
+    const form = (column: 'time' | 'date') => {
+      const heading = headings[columns[column]?.index ?? -1] ?? '';
+      return { monthFirst, timeZone: isUtc(heading) ? 'UTC' : timeZone };
+    };
+    this.forms = { time: form('time'), date: form('date') };
+  }
 
   feed(text: string): void {
-    const whole = this.rest + text;
-    // A carriage return at the end may be the first half of a line's end.
-    const isHalf = whole.endsWith('\r');
-    const lines = (isHalf ? whole.slice(0, -1) : whole).split(/\r\n|\n|\r/);
-    this.rest = (lines.pop() ?? '') + (isHalf ? '\r' : '');
-    for (const line of lines) this.read(line);
+    this.lines.feed(text);
   }
 
   /** Ends the reading; samples come in order of time, whatever order the rows had. */
   end(): ReadLog {
-    if (this.rest.trim() !== '') this.read(this.rest.replace(/\r$/, ''));
-    this.rest = '';
-    const samples = [...this.samples].sort((a, b) => a.timeS - b.timeS);
-    const isDated = (samples[0]?.timeS ?? 0) > isDatedFromS;
+    this.lines.end();
+    const offsetS = this.dateOffsetS ?? 0;
+    const dated =
+      offsetS === 0 ? this.samples : this.samples.map((one) => ({ ...one, timeS: one.timeS + offsetS }));
+    const samples = [...dated].sort((a, b) => a.timeS - b.timeS);
+    const [first, last] = [samples[0]?.timeS ?? 0, samples[samples.length - 1]?.timeS ?? 0];
+    const isDated = first > datedFromS && last < datedUntilS;
     return { samples, isDated, problems: this.problems, leftOut: this.leftOut };
   }
 
@@ -55,12 +71,13 @@ export class RowReader {
   /** The sample of a line, or what is wrong with it. */
   private sampleOf(line: string): LogSample | string {
     const { delimiter, headings } = this.layout;
+    if (line.length > maxLineLength) return `The line is longer than ${maxLineLength} characters.`;
     const cells = line.includes('"') ? cellsOf(line, delimiter) : line.split(delimiter);
     if (this.samples.length >= mostRows) return 'More than a million rows: the rest is not read.';
     if (cells.length < headings.length) {
       return `${cells.length} of ${headings.length} columns: the line is cut.`;
     }
-    const timeS = this.value('time', cells);
+    const timeS = this.timeS(cells);
     if (timeS === null) return `“${this.text('time', cells).slice(0, 40)}” is no time.`;
     const charge = this.value('charge', cells);
     if (charge === null && this.text('charge', cells).trim() !== '') {
@@ -70,6 +87,33 @@ export class RowReader {
       return `A charge of ${Math.round(charge * 100)} % cannot be.`;
     }
     return { timeS, ...this.others(cells, charge) };
+  }
+
+  /** The time of a row: a clock goes on over midnight, and a column of dates says which day it was. */
+  private timeS(cells: readonly string[]): number | null {
+    const value = this.value('time', cells);
+    if (value === null) return null;
+    const isClock = this.layout.columns.time?.unit === 'clock';
+    if (isClock) this.passMidnight(value);
+    const timeS = value + this.daysPassed * dayS;
+    if (this.dateOffsetS === null) this.dateOffsetS = this.dateOffset(timeS, cells);
+    return timeS;
+  }
+
+  /** Back by more than half a day is the next day; on by nearly a whole one is the day before, in a log with its last row first. */
+  private passMidnight(clockS: number): void {
+    const stepS = clockS - (this.lastClockS ?? clockS);
+    if (stepS < -dayS / 2) this.daysPassed += 1;
+    if (stepS > (23 / 24) * dayS) this.daysPassed -= 1;
+    this.lastClockS = clockS;
+  }
+
+  private dateOffset(timeS: number, cells: readonly string[]): number | null {
+    const { date, time } = this.layout.columns;
+    if (!date || time?.unit === 'date and time' || timeS > datedFromS) return null;
+    const dateS = this.value('date', cells);
+    if (dateS === null) return null;
+    return date.unit === 'date' && time?.unit === 'clock' ? dateS - this.daysPassed * dayS : dateS - timeS;
   }
 
   private others(cells: readonly string[], charge: number | null): Partial<LogSample> {
@@ -105,6 +149,11 @@ export class RowReader {
   private value(column: LogColumn, cells: readonly string[]): number | null {
     const found = this.layout.columns[column];
     if (!found) return null;
-    return cellIn(cells[found.index] ?? '', found.unit, this.layout.decimalComma, this.timeZone);
+    return cellIn(
+      cells[found.index] ?? '',
+      found.unit,
+      this.layout.decimalComma,
+      this.forms[column] ?? noDates,
+    );
   }
 }

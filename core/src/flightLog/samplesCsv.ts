@@ -1,5 +1,6 @@
 import type { ColumnMap } from './columns';
 import type { LogLayout } from './layout';
+import { LineSplitter } from './lines';
 import { RowReader } from './readRows';
 import type { LogSample, ReadLog } from './sample';
 
@@ -58,30 +59,31 @@ export function readSamplesCsv(text: string): ReadLog {
 }
 
 const samplesLine = /^(-?[\d.]*,){9}[01]?$/;
+const maxSampleLength = 300;
 
 /** Looks such a file through piece by piece, so that neither its length nor who sends it holds anybody up. */
 export class SamplesCheck {
-  private rest = '';
+  private readonly lines = new LineSplitter((line) => this.look(line));
   private line = 0;
   /** The first line that is none of it, from 1; null while all are. */
   wrongLine: number | null = null;
 
   feed(text: string): void {
-    const lines = (this.rest + text).split('\n');
-    this.rest = lines.pop() ?? '';
-    for (const line of lines) this.look(line);
+    this.lines.feed(text);
   }
 
   end(): number | null {
-    if (this.rest !== '' || this.line === 0) this.look(this.rest);
-    this.rest = '';
+    this.lines.end();
+    if (this.line === 0) this.wrongLine = 1;
     return this.wrongLine;
   }
 
   private look(line: string): void {
     this.line++;
     const isRight =
-      this.line === 1 ? line === samplesHeadings.join(',') : line === '' || samplesLine.test(line);
+      this.line === 1
+        ? line === samplesHeadings.join(',')
+        : line === '' || (line.length <= maxSampleLength && samplesLine.test(line));
     if (!isRight) this.wrongLine ??= this.line;
   }
 }

@@ -116,7 +116,8 @@ const quotedLength = 40;
 export function readTyped(quantity: Quantity, text: string, marks: NumberMarks = plainMarks): Typed {
   const typed = text.trim();
   if (typed === '') return { message: `${quantity.label} is empty.` };
-  const readings = readingsOf(quantity, typed, marks).map((value) => atTheEdge(quantity, value));
+  const found = typed.length > maxTypedLength ? [] : readingsOf(quantity, typed, marks);
+  const readings = found.map((value) => atTheEdge(quantity, value));
   const possible = readings.filter((value) => violation(quantity, value) === null);
   const [only] = possible;
   if (possible.length === 1 && only !== undefined) return { value: only };
@@ -131,6 +132,9 @@ export function readTyped(quantity: Quantity, text: string, marks: NumberMarks =
   }
   return { message: violation(quantity, second ?? first) as string };
 }
+
+/** No number with its unit is longer. */
+const maxTypedLength = 64;
 
 function quoted(text: string): string {
   return text.length > quotedLength ? `${text.slice(0, quotedLength)}…` : text;

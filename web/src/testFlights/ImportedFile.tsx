@@ -78,6 +78,7 @@ function Columns({
   const missing = missingColumns(layout);
   const [open, setOpen] = useState(false);
   const { headings, columns } = layout;
+  const hasDates = columns.date !== undefined || columns.time?.unit === 'date and time';
   const told = logColumns.filter((column) => columns[column]);
   const set = (column: LogColumn, index: number, unit: LogUnit) => {
     const { [column]: _, ...others } = columns;
@@ -98,6 +99,17 @@ function Columns({
           {open ? 'Close the columns' : 'Correct the columns'}
         </LinkButton>
       </Note>
+      {open && hasDates && (
+        <ChoiceField
+          label="Dates are written"
+          value={layout.monthFirst ? 'month' : 'day'}
+          options={[
+            { value: 'day', label: 'day, month, year' },
+            { value: 'month', label: 'month, day, year' },
+          ]}
+          onChange={(first) => onLayout({ ...layout, monthFirst: first === 'month' })}
+        />
+      )}
       {(open || missing.length > 0) &&
         logColumns.map((column) => {
           const found = columns[column];

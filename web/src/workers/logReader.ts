@@ -2,6 +2,7 @@ import {
   encodingOf,
   flightsIn,
   headingKey,
+  inSmallerTimeUnit,
   type LoggedFlight,
   type LogLayout,
   type LogProblem,
@@ -72,12 +73,19 @@ const logReader = {
     const raws: Raw[] = [];
     for (const file of files) {
       const before = done;
-      raws.push(await readFile(file, reading, (own) => progress(Math.min(1, (before + own) / bytes))));
+      const own: Progress = (share) => progress(Math.min(1, (before + share) / bytes));
+      raws.push(await readFile(file, reading, own).catch((error: Error) => unreadable(file.name, error)));
       done += file.size;
     }
     const tracks = raws.filter(({ layout, outcome }) => layout === null && outcome.ok);
     held.clear();
-    return raws.map((raw) => told(raw, tracks));
+    return raws.map((raw) => {
+      try {
+        return told(raw, tracks);
+      } catch (error) {
+        return told(unreadable(raw.name, error as Error), []);
+      }
+    });
   },
 
   /** The samples of a flight that was read, in the form in which they are kept. */
@@ -152,21 +160,49 @@ async function readTable(
 ): Promise<Raw> {
   const found = layoutOf(head, timeZone);
   if (!found.ok) return { name: file.name, hash: '', layout: null, outcome: found };
-  const layout = layouts[headingKey(found.value.headings)] ?? found.value;
-  const rows = new RowReader(layout, cellCount, timeZone);
-  const decoder = new TextDecoder(encoding);
+  const remembered = layouts[headingKey(found.value.headings)];
   const hash = new Hash();
+  const readBy = (layout: LogLayout) =>
+    rowsOf(file, encoding, new RowReader(layout, cellCount, timeZone), hash, progress);
+  let layout = remembered ?? found.value;
+  let log = await readBy(layout);
+  for (;;) {
+    const { samples } = log;
+    const [first, last] = [samples[0]?.timeS ?? 0, samples[samples.length - 1]?.timeS ?? 0];
+    const smaller = remembered ? null : inSmallerTimeUnit(layout, first, last);
+    if (!smaller) return { name: file.name, hash: hash.text(), layout, outcome: success(log) };
+    layout = smaller;
+    log = await readBy(layout);
+  }
+}
+
+/** Reads the rows of a file; whatever it is read by, its hash is taken once. */
+async function rowsOf(
+  file: File,
+  encoding: string,
+  rows: RowReader,
+  hash: Hash,
+  progress: Progress,
+): Promise<ReadLog> {
+  const isFirst = hash.isEmpty;
+  const decoder = new TextDecoder(encoding);
   const stream = file.stream().getReader();
   for (let read = 0; ; ) {
     const { value, done } = await stream.read();
     if (done) break;
-    hash.add(value);
+    if (isFirst) hash.add(value);
     rows.feed(decoder.decode(value, { stream: true }));
     read += value.byteLength;
     progress(read);
   }
   rows.feed(decoder.decode());
-  return { name: file.name, hash: hash.text(), layout, outcome: success(rows.end()) };
+  return rows.end();
+}
+
+/** One file that breaks the reading takes no others with it. */
+function unreadable(name: string, error: Error): Raw {
+  const refusal = refuse('not-a-log', 'This file could not be read: {reason}.', { reason: error.message });
+  return { name, hash: '', layout: null, outcome: refusal };
 }
 
 function tooLarge() {
@@ -178,6 +214,10 @@ class Hash {
   private one = 0x811c9dc5;
   private two = 0x01000193;
   private length = 0;
+
+  get isEmpty(): boolean {
+    return this.length === 0;
+  }
 
   add(bytes: Uint8Array): void {
     let { one, two } = this;
