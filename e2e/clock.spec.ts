@@ -94,6 +94,7 @@ test.describe('on a phone', () => {
     await app.startOn(port);
     await expect(page.getByLabel('Charge at the end')).toHaveValue('20');
     await page.getByLabel('Note').fill('over the dam');
+    await expect(page.getByRole('checkbox', { name: /^Jay 1 has 20 % now, \d+ cycles$/ })).toBeChecked();
     await key('Keep this test').tap();
 
     await expect(page.getByRole('heading', { level: 1 })).toContainText(/Jay 1, low hover, 2\d:\d\d/);
@@ -102,6 +103,9 @@ test.describe('on a phone', () => {
     const { test: kept, note } = items.at(-1);
     expect(note).toBe('over the dam');
     expect([kept.startCharge, kept.endCharge]).toEqual([0.98, 0.2]);
+    const packs = await (await page.request.get(`${app.url}/api/v1/batteries`)).json();
+    const jay1 = packs.items.find(({ label }: { label: string }) => label === 'Jay 1');
+    expect(jay1.pack.startCharge).toBe(0.2);
     const marks = kept.checkpoints.map((one: { charge: number; kind?: string }) => [one.charge, one.kind]);
     expect(marks).toEqual([
       [0.79, null],
@@ -186,6 +190,7 @@ test('a charge by the clock: the minutes of the charger are offered anew, and ta
   await page.keyboard.type('70');
   await page.keyboard.press('d');
   await expect(page.getByText('By this charge Hub in the dairy takes')).toContainText('60 min');
+  await expect(page.getByRole('checkbox', { name: 'Jay 1 has 70 % now' })).toBeChecked();
   await page.getByRole('button', { name: 'Keep it, and take 60 min over' }).click();
   await expect(page.getByLabel('Empty to full on Hub in the dairy')).toHaveValue('60');
   await expect(page.getByRole('region', { name: 'Chargers', exact: true })).toContainText(

@@ -12,6 +12,7 @@ export * from './air/sun';
 export * from './air/timeZoneOf';
 export * from './aircraft/aircraft';
 export * from './aircraft/airframe';
+export * from './battery/afterFlight';
 export * from './battery/battery';
 export { emptyCellVoltageV } from './battery/cells';
 export * from './battery/chargeTiming';

@@ -2,6 +2,7 @@ import {
   emptyToFullFrom,
   minutesAndSeconds,
   outcomeMeanwhile,
+  type PackUse,
   requestForTest,
   testFlightRanges,
   withOffset,
@@ -28,6 +29,7 @@ import { useClock } from '../state/clock';
 import { cardOf } from '../state/liftOff';
 import styles from './ClockView.module.css';
 import { chargeTimed, type Ending, endChargeOf, endings, type FlightEnd, testFlown } from './clockPlans';
+import { PacksAfter, usePacksAfter } from './PacksAfter';
 
 interface Props {
   readonly clock: FlightClock;
@@ -66,6 +68,9 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
   const flown = aircraft.find(({ id }) => id === plan.aircraftId);
   const battery = batteries.find(({ id }) => id === plan.batteryId);
   const test = testFlown(plan, running, end);
+  const packs = usePacksAfter(
+    usesOf('flight', plan.batteryId, typeof test === 'string' ? null : test.endCharge, running),
+  );
   const keep = () => {
     if (typeof test === 'string' || !flown || !battery) return setAsked(true);
     const card = cardOf(liftOffs, battery.id);
@@ -83,7 +88,7 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
     const outcome = outcomeMeanwhile(content, request, beliefAbout(flown).middle, Date.now());
     const saved = fresh('testFlights', content, { outcome });
     doAll(
-      [making('testFlights', saved), ...(card ? [removing('liftOffs', card)] : [])],
+      [making('testFlights', saved), ...packs.changes(), ...(card ? [removing('liftOffs', card)] : [])],
       'recording a test',
       comesOrGoes,
     );
@@ -115,6 +120,7 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
         onChange={(ending) => setEnd({ ...end, ending })}
       />
       <TextField label="Note" value={note} onChange={setNote} />
+      <PacksAfter after={packs} />
       {asked && typeof test === 'string' && <Wrong>{test}</Wrong>}
       {loadingRest === 'ready' && (!flown || !battery) && (
         <Wrong>The aircraft or the battery of this test was removed meanwhile: bring it back in Kit.</Wrong>
@@ -141,10 +147,17 @@ function ChargeFinish({
   const [asked, setAsked] = useState(false);
   const timed = chargeTimed(clock, running, endCharge);
   const charger = chargers.find(({ id }) => id === clock.plan.chargerId);
+  const packs = usePacksAfter(
+    usesOf('charge', clock.plan.batteryId, typeof timed === 'string' ? null : endCharge, running),
+  );
   const tells = typeof timed === 'string' ? null : emptyToFullFrom(timed.marks);
   const keep = (takesOver: boolean) => {
     if (typeof timed === 'string' || !charger) return setAsked(true);
-    doAll([making('timedCharges', fresh('timedCharges', timed))], 'timing a charge', comesOrGoes);
+    doAll(
+      [making('timedCharges', fresh('timedCharges', timed)), ...packs.changes()],
+      'timing a charge',
+      comesOrGoes,
+    );
     if (takesOver && tells !== null) {
       const emptyToFullS = Math.round(tells / 60) * 60;
       editEach(
@@ -171,6 +184,7 @@ function ChargeFinish({
           {Math.round(charger.charger.emptyToFullS / 60)} min stand.
         </p>
       )}
+      <PacksAfter after={packs} />
       {asked && typeof timed === 'string' && <Wrong>{timed}</Wrong>}
       {tells !== null && (
         <Button
@@ -195,6 +209,17 @@ function ChargeFinish({
       <Ways clock={clock} what="Charge ends" />
     </>
   );
+}
+
+/** What the pack was put through until the clock ended, once it is known how much it has. */
+function usesOf(
+  kind: PackUse['kind'],
+  batteryId: string,
+  endCharge: number | null,
+  { beganMs, endedS }: Running,
+) {
+  if (endCharge === null || beganMs === null || endedS === null) return [];
+  return [{ kind, batteryId, endCharge, endedAt: new Date(beganMs + endedS * 1000).toISOString() }];
 }
 
 /** Back into the flight, or away with it. Thrown away it is gone, so it is asked once more. */

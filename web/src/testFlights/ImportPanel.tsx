@@ -3,6 +3,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type DayAtPlace,
+  flightUse,
   headingKey,
   type LogLayout,
   type LogSource,
@@ -32,6 +33,7 @@ import { ImportedFile } from './ImportedFile';
 import { ImportedFlight } from './ImportedFlight';
 import styles from './ImportPanel.module.css';
 import { contentRead, type Keeping, keepingOf, keptBefore, testRead } from './imported';
+import { PacksAfter, usePacksAfter } from './PacksAfter';
 
 /** Log files and tracks become test flights: read, looked at, and only then kept. */
 export function ImportPanel({ opened, onClose }: PanelProps) {
@@ -104,6 +106,12 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
     const own = batteries.find(({ id }) => id === keeping.batteryId);
     return keeping.wanted && typeof test !== 'string' && own ? [{ ...one, test, own }] : [];
   });
+  const packs = usePacksAfter(
+    wanted.map(({ test, own, flight }) => ({
+      ...flightUse(flight.startedAt ?? conditions.at, test),
+      batteryId: own.id,
+    })),
+  );
   const keep = async () => {
     // Asked for before the panel goes, and its reader with it.
     const raw = await Promise.all(
@@ -117,7 +125,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
       return fresh('testFlights', content, { outcome });
     });
     doAll(
-      made.map((one) => making('testFlights', one)),
+      [...made.map((one) => making('testFlights', one)), ...packs.changes()],
       made.length === 1 ? 'reading a flight from a file' : `reading ${made.length} flights from files`,
       comesOrGoes,
     );
@@ -178,6 +186,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
             In the conditions of the ribbon, {clockAt(conditions).format(conditions.at, 'D MMM, HH:mm')}: set
             them to those of the flights first, if they differ.
           </Note>
+          <PacksAfter after={packs} />
           <Button fullWidth disabled={wanted.length === 0 || busy} onClick={() => void run(keep)}>
             {wanted.length === 1 ? 'Keep one flight' : `Keep ${wanted.length} flights`}
           </Button>

@@ -1,5 +1,12 @@
 import '@mantine/core/styles/Checkbox.css';
-import { type AircraftRecord, type Fit, knowledgeFrom, minutesAndSeconds } from '@acorn-tally/core';
+import {
+  type AircraftRecord,
+  type BatteryRecord,
+  chargedFull,
+  type Fit,
+  knowledgeFrom,
+  minutesAndSeconds,
+} from '@acorn-tally/core';
 import { Button, Checkbox } from '@mantine/core';
 import { useMemo } from 'react';
 import { type Learning, takeFit } from '../answers/learning';
@@ -29,7 +36,8 @@ export function Offer({ aircraft, learning, fit }: OfferProps) {
         <>
           <p>
             {current ? `${changesInWords(changes)}. ` : ''}
-            {current ? 'With that:' : `Used, that changes what is planned for ${aircraft.name}:`}
+            {current ? 'With that:' : `Used, that changes what is planned for ${aircraft.name}:`}{' '}
+            <span className={styles.state}>flown packs as if charged again</span>
           </p>
           <WouldChange aircraft={aircraft} fit={fit} />
         </>
@@ -53,13 +61,22 @@ export function Offer({ aircraft, learning, fit }: OfferProps) {
 }
 
 const mostShown = 4;
+/** A pack with less was flown since it was charged (assumed): after its test it has no minutes to compare. */
+const flownBelow = 0.9;
+
+/** A pack as it will be once charged again; one that is charged stays as it is. */
+function charged(battery: BatteryRecord): BatteryRecord {
+  if (battery.pack.startCharge >= flownBelow) return battery;
+  const pack = { ...battery.pack, startCharge: chargedFull, daysSinceCharge: null };
+  return { ...battery, pack, keeping: { ...battery.keeping, chargedAt: null } };
+}
 
 function WouldChange({ aircraft, fit }: Pick<OfferProps, 'aircraft' | 'fit'>) {
   const conditions = useConditions();
   const flown = useFlownBatteriesOf(aircraft.id);
   const batteries = useMemo(() => flown.slice(0, mostShown), [flown]);
   const requests = useMemo(
-    () => (conditions ? batteries.map((battery) => requestFor(aircraft, battery, conditions)) : []),
+    () => (conditions ? batteries.map((battery) => requestFor(aircraft, charged(battery), conditions)) : []),
     [aircraft, batteries, conditions],
   );
   const would = useMemo(() => knowledgeFrom({ ...fit, id: 'offered' }), [fit]);

@@ -2,6 +2,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type DayAtPlace,
+  flightUse,
   type ListedTest,
   type Mode,
   outcomeMeanwhile,
@@ -35,6 +36,7 @@ import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state
 import { useDraft } from '../state/drafts';
 import { cardOf } from '../state/liftOff';
 import { useWriter } from '../state/units';
+import { PacksAfter, usePacksAfter } from './PacksAfter';
 import { afterReadings, againstStart, type Draft, draftOf, emptyDraft, needed, testOf } from './testDraft';
 
 /** Records a test that was flown; what was typed stays until it is saved, also when the drawer is closed. */
@@ -124,6 +126,9 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
   const set = form.setFieldValue;
   const test = testOf(values, edits?.test);
   const chosen = batteries.find(({ id }) => id === values.batteryId) ?? battery;
+  const packs = usePacksAfter(
+    edits || !test ? [] : [{ ...flightUse(values.flownAt, test), batteryId: values.batteryId }],
+  );
   const questions =
     test && !againstStart(values.startCharge, values.endCharge)
       ? testQuestions({ ...values, test, weather, aircraft: aircraft.spec, battery: chosen.pack }, Date.now())
@@ -160,7 +165,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       outcome: outcomeMeanwhile(content, request, middle, Date.now()),
     });
     doAll(
-      [making('testFlights', saved), ...(card ? [removing('liftOffs', card)] : [])],
+      [making('testFlights', saved), ...packs.changes(), ...(card ? [removing('liftOffs', card)] : [])],
       'recording a test',
       comesOrGoes,
     );
@@ -261,6 +266,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
           <span>You may keep it; it counts once you have answered.</span>
         </div>
       )}
+      <PacksAfter after={packs} />
       <Button type="submit" fullWidth>
         {edits ? 'Keep the change' : 'Keep this test'}
       </Button>
