@@ -7,6 +7,7 @@ import {
   taughtBy,
 } from '../core/fixtures/calibrationWorlds';
 import { flightTimeByGeneralSolverS } from '../core/fixtures/generalSolver';
+import { heavyPlans } from '../core/fixtures/heavyRequests';
 import { jayWith } from '../core/fixtures/jay';
 import { cellsOf } from '../core/src/battery/cells';
 import { drawnFlights } from '../core/src/estimate/drawnFlights';
@@ -215,3 +216,17 @@ row(
   `${growthMb >= 0 ? '+' : '−'}${Math.abs(growthMb).toFixed(1)} MB`,
   'flat',
 );
+
+/** The heaviest that may be asked: once each, since they take seconds. Their work is bounded by counts, so these bound the wait. */
+for (const [name, make] of Object.entries(heavyPlans)) {
+  const heavy = make();
+  const before = process.hrtime.bigint();
+  const planned = planSwaps(heavy, { jay: boxBelief });
+  const tookNs = Number(process.hrtime.bigint() - before);
+  const isWhole = planned.ok && planned.value.complete ? 'complete' : 'cut short';
+  row(
+    `plan of ${name} (${isWhole}), in estimates with their band`,
+    `${(tookNs / cost.full).toFixed(0)} ×`,
+    'reported',
+  );
+}

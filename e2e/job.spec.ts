@@ -5,7 +5,6 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
   app,
   page,
 }) => {
-  test.slow();
   // A plan is sought anew with each of its changes.
   test.slow();
   await page.goto(app.url);

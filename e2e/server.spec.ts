@@ -3,6 +3,7 @@ import { copyFileSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
+import { heavyPlans } from '../core/fixtures/heavyRequests';
 import { expect, RunningApp, test } from './fixtures';
 
 const run = promisify(execFile);
@@ -113,4 +114,38 @@ test('however much is reckoned, health and records answer; what is too much is a
   expect(Number(full.headers.get('retry-after'))).toBeGreaterThan(0);
   giveUp.abort();
   for (const one of await Promise.all(asked)) expect(one.status).toBe(200);
+});
+
+test('while a shoot of a hundred takes is planned, an estimate is answered and a test flight is recorded', async ({
+  app,
+  request,
+}) => {
+  test.slow();
+  const heavy = heavyPlans['100 shots, 40 packs, quick']?.();
+  let isPlanned = false;
+  const plan = request.post(api(app, 'swap-plans'), { data: heavy, timeout: 120_000 }).then((answer) => {
+    isPlanned = true;
+    return answer;
+  });
+  const items = async (path: string) => (await (await request.get(api(app, path))).json()).items;
+  const [jay] = await items('aircraft');
+  const [battery] = await items('batteries');
+  const [flown] = await items('test-flights');
+  const { policy, flight, spec } = jay;
+  const estimate = await request.post(api(app, 'estimates'), {
+    data: { aircraft: spec, battery: battery.pack, conditions: flown.weather, flight, policy },
+  });
+  expect(estimate.status()).toBe(200);
+  const { aircraftId, batteryId, flownAt, test: content, weather } = flown;
+  const recorded = await request.post(api(app, 'test-flights'), {
+    data: { aircraftId, batteryId, flownAt, test: content, weather },
+  });
+  expect([recorded.status(), isPlanned]).toEqual([201, false]);
+  const { id } = await recorded.json();
+  const frozen = await (await request.get(api(app, `test-flights/${id}/estimate`))).json();
+  expect(frozen.answer).not.toBeNull();
+  const answer = await plan;
+  expect(answer.status()).toBe(200);
+  const { flights, complete } = await answer.json();
+  expect([flights.flatMap(({ shots }: { shots: object[] }) => shots).length, complete]).toEqual([100, false]);
 });

@@ -18,6 +18,7 @@ export default defineConfig({
     ssr: true,
     outDir: 'dist',
     target: 'node20',
+    license: { fileName: 'licences.md' },
     rollupOptions: { input: { main: 'src/main.ts', calculations: 'src/calculations/worker.ts' } },
   },
   ssr: { noExternal: bundled },

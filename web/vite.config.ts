@@ -37,6 +37,7 @@ export default defineConfig({
     outDir: 'dist',
     target: 'es2023',
     manifest: true,
+    license: { fileName: 'licences.md' },
     modulePreload: { polyfill: false },
     rolldownOptions: {
       output: {

@@ -103,6 +103,7 @@ export * from './swapPlan/helps';
 export { type PlanSoFar, type PlanStage, planSwaps, plansOf } from './swapPlan/planner';
 export * from './swapPlan/request';
 export * from './swapPlan/shot';
+export * from './swapPlan/soundPart';
 export * from './testFlights/compare';
 export * from './testFlights/difference';
 export * from './testFlights/kindsFlown';

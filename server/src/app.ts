@@ -42,6 +42,7 @@ export async function createApp({
   app.use(bodyLimits);
   SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, openApi()), {
     jsonDocumentUrl: 'api/v1/openapi.json',
+    raw: ['json'],
   });
   if (webFolder) app.use(pages(webFolder));
   return app;

@@ -66,6 +66,7 @@ export const unplacedCodes = [
   'no-weather',
   'packs-flown',
   'charging-too-slow',
+  'search-stopped',
 ] as const;
 export type UnplacedCode = (typeof unplacedCodes)[number] | RefusalCode;
 
@@ -132,4 +133,6 @@ export interface SwapPlan {
   readonly robustness: readonly Robustness[];
   readonly packs: readonly PacksBrought[];
   readonly cautions: readonly Sentence<PlanCautionCode>[];
+  /** Whether all was sought and tried that this effort seeks; false while it goes on, and where the request's work was spent before. */
+  readonly complete: boolean;
 }

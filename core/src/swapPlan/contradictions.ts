@@ -18,13 +18,11 @@ export function contradictions(request: PlanRequest): Contradiction[] {
 }
 
 function ofShoot(request: PlanRequest): Contradiction[] {
-  const { aircraft, batteries, chargers, conditions, hours, startAt, endAt, shots, swap } = request;
+  const { aircraft, batteries, conditions, hours, startAt, endAt, shots, swap } = request;
   const found: Contradiction[] = [];
   const say = (path: string, message: string, received?: unknown) => found.push({ path, message, received });
   if (aircraft.length === 0) say('aircraft', 'A plan needs an aircraft.', aircraft);
   if (batteries.length === 0) say('batteries', 'A plan needs a battery.', batteries);
-  if (chargers?.length === 0)
-    say('chargers', 'Name a charger, or leave the field out: then nothing is charged.', chargers);
   if (!conditions && !hours?.length)
     say('conditions', 'The weather is needed: conditions for all of it, or hours.');
   if (conditions && hours?.length) say('hours', 'Give conditions or hours, not both.');

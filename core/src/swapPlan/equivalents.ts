@@ -9,6 +9,7 @@ import { heightOfReturn, type Position, returnAirspeedMps } from '../reserve/ret
 import type { Fleet } from './fleet';
 import { home, workLegs } from './fly';
 import type { Take } from './problem';
+import { workOf } from './work';
 
 /**
  * What a stretch of flight takes, by draw and last in the likeliest world: seconds of hover that would take as much of the
@@ -179,6 +180,7 @@ export class EquivalentSeconds {
   private each(
     of: (one: DrawnAircraft, rate: (powerW: number) => number, draw: number) => number,
   ): Float64Array {
+    this.fleet.problem.work.add(workOf.stretch * this.drawn.length);
     return Float64Array.from(this.drawn, (one, draw) => {
       if (!one) return Number.POSITIVE_INFINITY;
       return of(one, (powerW) => amperes(one.cells, powerW) / one.hoverA, draw);

@@ -11,6 +11,7 @@ import {
   type TakeContext,
 } from './fly';
 import type { Pack, Take } from './problem';
+import { workOf } from './work';
 
 /** A flight as it takes off. */
 export interface Departure {
@@ -33,6 +34,7 @@ export function exactFlight(fleet: Fleet, { pack, takes, weather, state }: Depar
   const flights = fleet
     .contexts(pack, state, weather)
     .map((context) => context && flown(context, rules, takes));
+  fleet.problem.work.add(takes.length * flights.length);
   const drawn = flights.slice(0, -1);
   return { middle: flights.at(-1) ?? null, drawn, chanceEarly: shareOfNull(drawn) };
 }
@@ -71,8 +73,10 @@ export function isSure(
   const { confidence } = fleet.problem;
   const rules = fleet.rules(pack.kind);
   const contexts = fleet.contexts(pack, state, weather);
-  const flies = (context: TakeContext | null | undefined) =>
-    context != null && flown(context, rules, takes) !== null;
+  const flies = (context: TakeContext | null | undefined) => {
+    fleet.problem.work.add(takes.length);
+    return context != null && flown(context, rules, takes) !== null;
+  };
   const mayFail = Math.floor((1 - confidence) * (contexts.length - 1) + 1e-9);
   if (!flies(contexts.at(-1))) return false;
   const open = foreseen?.open ?? contexts.slice(1).map((_, d) => d);
@@ -96,6 +100,7 @@ export function lastTake(fleet: Fleet, { pack, takes, weather, state }: Departur
     const flight = takes.length === 1 ? context && beforeTakeoff(context) : soFar;
     return context && flight ? longestTake(context, rules, flight, last) : null;
   });
+  fleet.problem.work.add(workOf.longestTake * longest.length);
   const likeliest = longest.at(-1) ?? null;
   const drawn = longest.slice(0, -1);
   const durations = drawn.map((one) => one?.durationS ?? 0).sort((a, b) => a - b);

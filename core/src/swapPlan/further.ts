@@ -18,12 +18,14 @@ function triesFor(problem: Problem): number {
 }
 /** And how often a flight is flown that sums are unsure of: what the plan there is needs, above all. */
 const mostJudged = 10;
+/** Rounds of putting elsewhere what a flight that is not sure took. */
+const mostRounds = 12;
 /** So many numbers of packs are tried at most, the same steps apart. */
 const mostBrought = 15;
 
 /** What becomes of a plan if its request were another. The same takes are numbered alike. */
 export function plannedOtherwise(planner: Planner, { draft }: Found, request: PlanRequest, beliefs: Beliefs) {
-  const problem = problemOf(request, beliefs);
+  const problem = problemOf(request, beliefs, planner.problem.work);
   const retold = draft.flatMap(({ pack, takes }) => {
     const { id } = (planner.problem.packs[pack] as Pack).battery;
     const there = problem.packs.find(({ battery }) => battery.id === id);
@@ -39,7 +41,7 @@ export function plannedOtherwise(planner: Planner, { draft }: Found, request: Pl
 /** With each flight flown step by step, in the draws of the search. */
 function sure(verdicts: Verdicts, found: Found): Found {
   let now = found;
-  for (;;) {
+  for (let round = 0; ; round++) {
     const failing = now.schedule.flights.filter((flight) => !isSure(verdicts.fleet, flight));
     if (failing.length === 0) return now;
     for (const flight of failing) verdicts.showed(false, flight, 1.02);
@@ -49,7 +51,8 @@ function sure(verdicts: Verdicts, found: Found): Found {
       failing.map(({ takes }) => takes),
       false,
     );
-    now = adapted(verdicts, now.draft, 0);
+    // Then only flights that are known to be sure are left.
+    if (round < mostRounds && !verdicts.problem.work.isSpent()) now = adapted(verdicts, now.draft, 0);
   }
 }
 
@@ -58,7 +61,7 @@ const longer = 3 / 2;
 
 /**
  * Whether it would still do with the wind a third stronger, with takes half as long again, and with each battery of it failing.
- * `met` hears plans that would do as things are.
+ * `met` hears plans that would do as things are. What the request's work does not reach is not told.
  */
 export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs, met: Found[]): Robustness[] {
   const { problem } = planner;
@@ -75,16 +78,17 @@ export function robustnessOf(planner: Planner, found: Found, beliefs: Beliefs, m
     };
   };
   const flown = [...new Set(found.draft.map(({ pack }) => pack))].sort((a, b) => a - b);
-  return [
-    told('wind', plannedOtherwise(planner, found, inWind(request, windier), beliefs).found),
-    told('takes', plannedOtherwise(planner, found, withTakes(request, longer), beliefs).found),
-    ...flown.map((pack) => {
+  const changes = [
+    () => told('wind', plannedOtherwise(planner, found, inWind(request, windier), beliefs).found),
+    () => told('takes', plannedOtherwise(planner, found, withTakes(request, longer), beliefs).found),
+    ...flown.map((pack) => () => {
       const without = inCircumstances(problem, { grounded: new Set([pack]) });
       const otherwise = inTheseCircumstances(planner, without, found);
       met.push(otherwise);
       return told('battery', otherwise, problem.packs[pack]);
     }),
   ];
+  return changes.flatMap((tried) => (problem.work.isSpent() ? [] : [tried()]));
 }
 
 /** Shots done against packs brought, the best first; with the chargers, and without any. `met` as there. */
@@ -96,6 +100,7 @@ export function packsBrought(planner: Planner, found: Found, met: Found[]): Pack
     const brought: PacksBrought[] = [];
     let last = found;
     for (let packs = best.length; packs >= 1; packs -= Math.ceil(best.length / mostBrought)) {
+      if (problem.work.isSpent()) break;
       const circumstances = inCircumstances(problem, {
         grounded: new Set(best.slice(packs).map(({ index }) => index)),
         ...(charging ? {} : { chargingPlaces: [] }),

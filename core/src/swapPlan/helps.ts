@@ -29,7 +29,7 @@ export interface WhatHelps {
 
 const shiftsMin = [-90, -60, -30, 30, 60, 90];
 
-/** What would help a plan of a request: each thing tried, beginning with the plan as it is told. */
+/** What would help a plan of a request: each thing tried, beginning with the plan as it is told; no more than its work allows. */
 export function whatHelps(
   request: PlanRequest,
   beliefs: Readonly<Record<string, Belief>>,
@@ -45,15 +45,19 @@ export function whatHelps(
       endAt: instantAt(problem, found.schedule.endS),
     };
   };
+  const isSpent = () => planner.problem.work.isSpent();
   const { mustsPlaced, nicesPlaced, takeoffs, endAt } = plan.figures;
   const startMs = Date.parse(request.startAt);
   return {
     asIs: { takesPlaced: mustsPlaced + nicesPlaced, takeoffs, endAt },
-    changes: changesOf(request).map(({ change, other }) => ({ change, outlook: tried(other) })),
+    changes: changesOf(request).flatMap(({ change, other }) =>
+      isSpent() ? [] : [{ change, outlook: tried(other) }],
+    ),
     starts: hangsOnTheHour(request)
-      ? shiftsMin.map((minutes) => {
+      ? shiftsMin.flatMap((minutes) => {
+          if (isSpent()) return [];
           const startAt = new Date(startMs + minutes * 60_000).toISOString();
-          return { startAt, outlook: tried({ ...request, startAt }) };
+          return [{ startAt, outlook: tried({ ...request, startAt }) }];
         })
       : [],
   };

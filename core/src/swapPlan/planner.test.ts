@@ -21,6 +21,8 @@ import type { PlanRequest } from './request';
 import { polished } from './search';
 import { Planner } from './seek';
 import type { Shot } from './shot';
+import { soundPart } from './soundPart';
+import { Work } from './work';
 
 const pack = { ...jayOnTheFell.battery, aircraftId: 'jay', cycles: 0, startTemperatureC: 20 };
 const request: PlanRequest = {
@@ -614,7 +616,7 @@ test('requests that contradict themselves are named field by field', () => {
   const coordinates = { latitudeDeg: 54.5, longitudeDeg: -2.8 };
   expect(paths([shot('a', 3, { light: 'day' })], { ...night, coordinates })).toEqual(['shots.0.light']);
   expect(paths([shot('a', 3)], { batteries: [] })).toEqual(['batteries']);
-  expect(paths([shot('a', 3)], { chargers: [] })).toEqual(['chargers']);
+  expect(paths([shot('a', 3)], { chargers: [] })).toEqual([]);
   expect(paths([shot('a', 3)], { endAt: '2026-11-26T07:00:00Z' })).toContain('endAt');
   expect(paths([shot('a', 3)], { endAt: '2026-11-28T08:00:01Z' })).toEqual(['endAt']);
   expect(paths([shot('a', 3, { launchPlaceId: 'moon' }), shot('a', 3)])).toEqual([
@@ -627,6 +629,62 @@ test('requests that contradict themselves are named field by field', () => {
       shot('b', 3, { after: ['a'], latestAt: '2026-11-26T10:04:00Z' }),
     ]),
   ).toEqual(['shots.1.after.0']);
+});
+
+test('without shots the plan is empty, whatever else is asked for', () => {
+  const hub = { id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3600 };
+  const locks = [{ flightNumber: 1, batteryId: 'a' }];
+  for (const effort of ['quick', 'usual', 'long'] as const)
+    for (const more of [{}, { chargers: [hub] }, { locks }, { chargers: [] }])
+      expect(plan([], { ...more, effort })).toMatchObject({
+        flights: [],
+        unplaced: [],
+        complete: true,
+        figures: { takeoffs: 0 },
+      });
+});
+
+test('a request that asks for more than may be done gets a sure plan of all takes and says that it is not complete', () => {
+  const asked = { ...request, shots: Array.from({ length: 6 }, (_, i) => shot(`${i}`, 3)), chargers: [] };
+  const hub = { id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3600 };
+  const of = (work: Work) => {
+    const problem = problemOf({ ...asked, chargers: [hub] }, few, work);
+    return new Planner(problem).told(new Planner(problem).best());
+  };
+  const [cut, whole] = [new Work(400), new Work(10_000_000)];
+  const made = of(cut);
+  expect(made.flights.flatMap(({ shots }) => shots)).toHaveLength(6);
+  expect(brokenBy({ ...asked, chargers: [hub] }, few, made)).toEqual([]);
+  expect(of(new Work(400))).toEqual(made);
+  of(whole);
+  expect([cut.isComplete, whole.isComplete]).toEqual([false, true]);
+});
+
+test('in whatever order packs, and shots of a free order, stand in the request, the plan is the same', () => {
+  const shots = [3, 5, 4, 2, 6].map((minutes, i) => shot(`${i}`, minutes, { bearingDeg: 70 * i }));
+  const asked = { ...request, order: 'free' as const, shots };
+  const turned = { ...asked, shots: [...shots].reverse(), batteries: [...request.batteries].reverse() };
+  const [one, other] = [answered(planSwaps(asked, few)), answered(planSwaps(turned, few))];
+  expect(other.flights).toEqual(one.flights);
+});
+
+test('shots that contradict are left out with those that come after them, and the rest is planned', () => {
+  const none = { earliestAt: '2026-11-26T09:00:00Z', latestAt: '2026-11-26T09:02:00Z' };
+  const shots = [
+    shot('wrong', 3, none),
+    shot('follows', 3, { after: ['wrong'] }),
+    shot('fine', 3),
+    shot('one', 3, { after: ['two'] }),
+    shot('two', 3, { after: ['one'] }),
+  ];
+  const { request: rest, leftOut } = soundPart({ ...request, order: 'free', shots });
+  expect(rest?.shots.map(({ id }) => id)).toEqual(['fine']);
+  expect(leftOut.map(({ shotId }) => shotId).sort()).toEqual(['follows', 'one', 'two', 'wrong']);
+  expect(leftOut.find(({ shotId }) => shotId === 'follows')?.message).toBe('It comes after wrong.');
+  expect(soundPart({ ...request, batteries: [], shots: [shot('a', 3)] })).toMatchObject({
+    request: null,
+    messages: ['A plan needs a battery.'],
+  });
 });
 
 test('whatever the request, contradictions are told and never thrown (seed 5)', () => {

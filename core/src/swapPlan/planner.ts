@@ -56,6 +56,9 @@ export function plansOf(
   return success(plans(problem, beliefs, onTry));
 }
 
+/** So often what is asked of a plan may show a better one. */
+const mostRounds = 4;
+
 function* plans(
   problem: Problem,
   beliefs: Readonly<Record<string, Belief>>,
@@ -65,17 +68,18 @@ function* plans(
   let last: Found | null = null;
   for (last of planner.better(onTry)) yield { plan: planner.toldOnTheWay(last), stage: 'better' };
   let found = last as Found;
-  for (;;) {
+  for (let round = 0; ; round++) {
     const plan = planner.told(found);
     yield { plan, stage: 'best' };
     const met: Found[] = [];
     const robustness = robustnessOf(planner, found, beliefs, met);
     const packs = packsBrought(planner, found, met);
     // Fewer packs cannot do better: a plan that does was overlooked.
-    const better = planner.betterOf(met, found);
+    const better = round < mostRounds ? planner.betterOf(met, found) : null;
     if (!better) {
       const unplaced = unplacedTakes(planner, found, beliefs);
-      yield { plan: { ...plan, unplaced, robustness, packs }, stage: 'whole' };
+      const complete = problem.work.isComplete;
+      yield { plan: { ...plan, unplaced, robustness, packs, complete }, stage: 'whole' };
       return;
     }
     found = better;

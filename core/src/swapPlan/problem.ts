@@ -21,6 +21,7 @@ import {
 } from './request';
 import type { Shot } from './shot';
 import { type Window, windowsOf } from './windows';
+import { Work } from './work';
 
 /** One take of a shot, the unit of planning. Takes are numbered in the order of the request. */
 export interface Take {
@@ -90,6 +91,8 @@ export interface Problem {
   readonly beliefs: readonly Belief[];
   /** Packs that stay on the ground. */
   readonly grounded: ReadonlySet<number>;
+  /** What was done for it so far, with all that is tried otherwise. */
+  readonly work: Work;
 }
 
 /** The same takes, packs and air with some packs left at home, or without chargers: single flights are what they were. */
@@ -115,8 +118,21 @@ export const quarterS = 900;
 /** A pack at rest sheds heat at some 40 % of what it does in the wind of flight (see `battery/pocketWarmth`). */
 const stillShare = 0.4;
 
+/** Packs, and shots where their order is free, by what they are called: where they stand in a list must change no plan. */
+function inOneOrder(request: PlanRequest): PlanRequest {
+  const byId = (a: { readonly id: string }, b: { readonly id: string }) => (a.id < b.id ? -1 : 1);
+  const batteries = [...request.batteries].sort(byId);
+  const isFree = request.order === 'free';
+  return { ...request, batteries, shots: isFree ? [...request.shots].sort(byId) : request.shots };
+}
+
 /** Reads a request that contradicts itself nowhere (`contradictions`); beliefs are of its aircraft, by id. */
-export function problemOf(request: PlanRequest, beliefs: Readonly<Record<string, Belief>>): Problem {
+export function problemOf(
+  asked: PlanRequest,
+  beliefs: Readonly<Record<string, Belief>>,
+  work: Work = Work.of(asked.effort ?? 'usual'),
+): Problem {
+  const request = inOneOrder(asked);
   const { aircraft, order, policy } = request;
   const startMs = Date.parse(request.startAt);
   const untilS = request.endAt ? (Date.parse(request.endAt) - startMs) / 1000 : dayS;
@@ -127,6 +143,7 @@ export function problemOf(request: PlanRequest, beliefs: Readonly<Record<string,
     startMs,
     aircraft,
     takes,
+    work,
     ...packsOf(request, airAtStartC(request), beliefs),
     chargingPlaces: chargingPlacesOf(request, startMs, untilS),
     places: request.launchPlaces ?? [],

@@ -6,6 +6,7 @@ import { beforeTakeoff, flyTake } from './fly';
 import { type Pack, type Problem, quarterS, type Take, waitedC, weatherAt } from './problem';
 import type { Times, Verdicts } from './verdicts';
 import { startWithin } from './windows';
+import { workOf } from './work';
 
 /** A flight as it is sought: with which pack, which takes, in this order. */
 export interface DraftFlight {
@@ -80,6 +81,7 @@ export function scheduled(
   rule: ChargingRule,
 ): Schedule | { readonly hindrance: Hindrance; readonly at: number } {
   const { problem } = verdicts;
+  problem.work.add(workOf.timedFlight * (draft.length + 1));
   const book = new ChargingBook(problem);
   const packs = new Map<number, PackNow>();
   const done = new Set(problem.flownTakes);

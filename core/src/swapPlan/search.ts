@@ -34,7 +34,7 @@ const coldest = 0.5;
  * Ruin and recreate: some takes, or whole flights, are taken out of a plan and put back where they cost least; what is not much
  * worse is gone on from, and less so as time goes on (Schrimpf and others, Journal of Computational Physics 2000; Christiaens and
  * Vanden Berghe, Transportation Science 2020). The sequence of flights is what is sought; `scheduled` gives it times.
- * Yields each plan that is better than all before.
+ * Yields each plan that is better than all before; ends early when a share of the request's work is spent.
  */
 export function* improved(
   verdicts: Verdicts,
@@ -42,10 +42,12 @@ export function* improved(
   tries: number,
   seed: number,
   onTry: (share: number) => void = () => {},
+  share = 1,
 ): Generator<Found, Found> {
   const search = new Search(verdicts, randomNumbers(seed));
   let [now, best] = [start, start];
   for (let i = 0; i < tries; i++) {
+    if (verdicts.problem.work.isSpent(share)) break;
     onTry(i / tries);
     const warmth = warmest * (coldest / warmest) ** (i / tries);
     const next = search.step(now);

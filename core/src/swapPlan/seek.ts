@@ -12,6 +12,7 @@ import { inTurn, isScheduled, scheduled, type TimedFlight } from './schedule';
 import { adapted, type Found, firstPlan, foundOf, improved, polished, repaired } from './search';
 import { instantAt, toldFlight } from './tell';
 import { Verdicts } from './verdicts';
+import { searchShare } from './work';
 
 /** Draws that a plan is sought with; it is told with all of them. */
 export const drawsOfSearch = 64;
@@ -90,8 +91,9 @@ export class Planner {
       yield exact;
       return;
     }
-    let shown = this.assured(firstPlan(this.verdicts));
+    let shown = this.assured(firstPlan(this.verdicts), true);
     yield shown;
+    if (this.problem.takes.length === 0) return;
     const passes = planEfforts.slice(0, planEfforts.indexOf(this.effort) + 1);
     for (const [pass, effort] of passes.entries()) {
       const sought = (share: number) => onTry?.((pass + share) / passes.length);
@@ -106,10 +108,17 @@ export class Planner {
     let shown = from;
     let starts = effort === 'quick' ? Math.max(1, Math.floor(fewTakes / this.problem.takes.length)) : 1;
     const most = starts + mostAgain;
-    for (let start = 0; start < starts; start++) {
+    for (let start = 0; start < starts && !this.problem.work.isSpent(searchShare); start++) {
       const onTry = (share: number) => sought((start + share) / starts);
       let last = shown;
-      for (const better of improved(this.verdicts, shown, tries, seedOf(this.problem) + start, onTry)) {
+      for (const better of improved(
+        this.verdicts,
+        shown,
+        tries,
+        seedOf(this.problem) + start,
+        onTry,
+        searchShare,
+      )) {
         last = better;
         if (!placesMore(better, shown) || better.schedule.flights.some((flight) => !this.isSure(flight)))
           continue;
@@ -140,6 +149,7 @@ export class Planner {
 
   /** The best of some plans that were met otherwise, if it is sure and better than one; null where none is. */
   betterOf(met: readonly Found[], than: Found): Found | null {
+    if (this.problem.work.isSpent()) return null;
     const best = met.reduce((best, one) => (isBetter(one.rank, best.rank) ? one : best), than);
     if (best === than || this.isBest) return null;
     const made = this.assured(adapted(this.verdicts, best.draft, 0));
@@ -155,8 +165,8 @@ export class Planner {
     return foundOf(this.fine, draft, schedule);
   }
 
-  /** A plan whose every flight is sure: those that are not weigh more, and are sought anew. */
-  private assured(found: Found): Found {
+  /** A plan whose every flight is sure: those that are not weigh more, and are sought anew; a first plan whatever that costs. */
+  private assured(found: Found, isFirst = false): Found {
     let now = found;
     for (let round = 0; ; round++) {
       const failing = now.schedule.flights.filter((flight) => !this.isSure(flight));
@@ -166,7 +176,7 @@ export class Planner {
         this.verdicts,
         now,
         failing.map(({ takes }) => takes),
-        round < mostRounds,
+        round < mostRounds && (isFirst || !this.problem.work.isSpent(searchShare)),
       );
     }
   }
@@ -217,6 +227,7 @@ export class Planner {
       },
       robustness: [],
       packs: [],
+      complete: false,
       cautions: cautionsOf(problem, schedule),
     };
   }

@@ -86,8 +86,9 @@ function whyNotThere(
   take: Take,
   beliefs: Readonly<Record<string, Belief>>,
 ): Why {
-  const { request } = planner.problem;
+  const { request, work } = planner.problem;
   const places = (other: PlanRequest) => {
+    if (work.isSpent()) return false;
     const otherwise = plannedOtherwise(planner, found, other, beliefs);
     return placedTakes(otherwise.problem, otherwise.found).size > placedTakes(planner.problem, found).size;
   };
@@ -97,6 +98,8 @@ function whyNotThere(
     return sentence('crew-hours', 'The crew’s hours are over before it can be flown.');
   if (request.order === 'kept' && places({ ...request, order: 'free' }))
     return sentence('order', 'In this order there is no place for it; in another there is.');
+  if (work.isSpent())
+    return sentence('search-stopped', 'The search ended before a place was found for it; there may be one.');
   return take.windows
     ? sentence('window', 'Others are in the air while its light or time lasts.')
     : sentence('window', 'Others are in the air while the weather is fair enough for it.');
@@ -187,7 +190,8 @@ class Remedies {
 
   of(take: Take): Sentence<RemedyCode> | null {
     const changes = [...otherPlaces(this.planner, take), ...this.general, ...shorter(this.planner, take)];
-    return changes.find((change) => this.places(change, take))?.remedy ?? null;
+    const { work } = this.planner.problem;
+    return changes.find((change) => !work.isSpent() && this.places(change, take))?.remedy ?? null;
   }
 
   /** And no take that has a place loses it. */

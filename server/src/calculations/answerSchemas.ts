@@ -155,4 +155,5 @@ export const swapPlanSchema = object({
   ),
   packs: list(object({ packs: number, charging: yes, shotsPlaced: number, takeoffs: number, endAt: text })),
   cautions: list(object({ code: text, message: text })),
+  complete: yes,
 });

@@ -4,26 +4,37 @@ import { busy } from '../http/problem';
 import { Calculator } from './calculator';
 import type { Answered, Asked, JobName } from './jobs';
 
-/** The heaviest that is allowed takes some six seconds: so many wait as are done in half a minute, who comes then is asked to come again. */
-const mostWaiting = 6;
-/** What takes so long has lost its way, and its thread goes with it. */
-const longestMs = 30_000;
+/** An estimate with more draws takes seconds too. */
+const maxShortDraws = 1024;
+const longJobs: ReadonlySet<JobName> = new Set(['calibrations', 'swapPlans']);
+
+/** What takes seconds has threads and a queue of its own, so that what takes a blink never waits behind it. */
+function isLong(name: JobName, asked: object): boolean {
+  return longJobs.has(name) || ('draws' in asked && Number(asked.draws) > maxShortDraws);
+}
+
+/** So many wait at most; who comes then is asked to come again. */
+const maxWaiting = 6;
+/** The work of a plan or a fit is bounded by counts; what takes so much longer than that has lost its way, and its thread goes with it. */
+const maxMs = { short: 20_000, long: 90_000 } as const;
 const retryAfterS = 10;
 
 /** In threads beside the one that answers: however much is reckoned, records and health are answered meanwhile. */
 export class InPool extends Calculator {
-  private readonly pool: Piscina;
+  private readonly pools: Readonly<Record<keyof typeof maxMs, Piscina>>;
   private isClosing = false;
 
   constructor(worker: URL) {
     super();
-    this.pool = new Piscina({
-      filename: worker.href,
-      minThreads: 1,
-      maxThreads: Math.max(1, availableParallelism() - 1),
-      idleTimeout: 60_000,
-      maxQueue: mostWaiting,
-    });
+    const pool = () =>
+      new Piscina({
+        filename: worker.href,
+        minThreads: 1,
+        maxThreads: Math.max(1, availableParallelism() - 1),
+        idleTimeout: 60_000,
+        maxQueue: maxWaiting,
+      });
+    this.pools = { short: pool(), long: pool() };
   }
 
   async run<Name extends JobName>(
@@ -31,14 +42,13 @@ export class InPool extends Calculator {
     asked: Asked<Name>,
     signal?: AbortSignal,
   ): Promise<Answered<Name>> {
-    if (this.pool.queueSize >= mostWaiting)
+    const kind = isLong(name, asked) ? 'long' : 'short';
+    const pool = this.pools[kind];
+    if (pool.queueSize >= maxWaiting)
       throw busy('Others are waiting for their answers already.', retryAfterS);
-    const late = AbortSignal.timeout(longestMs * (this.pool.queueSize + 1));
+    const late = AbortSignal.timeout(maxMs[kind] * (pool.queueSize + 1));
     try {
-      return await this.pool.run(
-        { name, asked },
-        { signal: signal ? AbortSignal.any([signal, late]) : late },
-      );
+      return await pool.run({ name, asked }, { signal: signal ? AbortSignal.any([signal, late]) : late });
     } catch (error) {
       if (this.isClosing) throw busy('The server is being stopped.', retryAfterS);
       if (late.aborted) throw busy('This took longer than anything may.', retryAfterS);
@@ -48,6 +58,6 @@ export class InPool extends Calculator {
 
   async close(): Promise<void> {
     this.isClosing = true;
-    await this.pool.destroy();
+    await Promise.all([this.pools.short.destroy(), this.pools.long.destroy()]);
   }
 }

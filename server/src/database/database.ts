@@ -13,6 +13,11 @@ export type Transaction = Parameters<Parameters<Rows['transaction']>[0]>[0];
 export type Reader = Pick<Rows, 'select'>;
 
 const checkedAgainMs = 10_000;
+/** So long another program may hold the database before that is told. */
+const maxBusyMs = 5000;
+/** So long the database itself waits for it, and so long passes between two tries. */
+const busyTimeoutMs = 20;
+const askedAgainMs = 100;
 
 /**
  * The one way to the data. Reads are free; every write is a transaction and waits its turn, because parallel write
@@ -37,14 +42,17 @@ export class Database {
     try {
       makeFolder(dirname(file));
       requireDatabaseFile(file);
-      client = createClient({ url: `file:${file}`, timeout: 5000 });
+      client = createClient({ url: `file:${file}`, timeout: maxBusyMs });
       await client.execute('PRAGMA journal_mode = WAL');
       await requireSound(client, file);
       await requireKnownTables(client, migrationsFolder);
       const rows = drizzle(client, { casing: 'snake_case' });
       await migrate(rows, { migrationsFolder });
       await checkpoint(client);
-      return new Database(file, fileNumber(file), client, rows);
+      // From now on others wait for this thread.
+      client.close();
+      client = createClient({ url: `file:${file}`, timeout: busyTimeoutMs });
+      return new Database(file, fileNumber(file), client, drizzle(client, { casing: 'snake_case' }));
     } catch (error) {
       client?.close();
       throw sicknessIn(error, file) ?? cannotOpen(file, error);
@@ -53,33 +61,56 @@ export class Database {
 
   /** Runs work in a transaction of its own: all of it is kept, on the disk, or none. */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
-    return this.queue.add(async () => {
-      this.requireHealthy();
-      let cause: unknown;
-      const noticed = (transaction: Transaction) =>
-        work(transaction).catch((error: unknown) => {
-          cause = error;
-          throw error;
-        });
-      try {
-        // Pragmas belong to a pooled connection, so they are set where it counts.
-        await this.client.execute('PRAGMA foreign_keys = ON');
-        await this.client.execute('PRAGMA synchronous = FULL');
-        return await this.rows.transaction(noticed);
-      } catch (error) {
-        // A transaction that the database gave up by itself cannot be rolled back, and complains of that instead.
-        throw this.noted(cause ?? error);
-      }
-    });
+    return this.queue.add(() => this.whenFree(() => this.writeNow(work)));
+  }
+
+  private async writeNow<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
+    this.requireHealthy();
+    let cause: unknown;
+    const noticed = (transaction: Transaction) =>
+      work(transaction).catch((error: unknown) => {
+        cause = error;
+        throw error;
+      });
+    try {
+      // Pragmas belong to a pooled connection, so they are set where it counts.
+      await this.client.execute('PRAGMA foreign_keys = ON');
+      await this.client.execute('PRAGMA synchronous = FULL');
+      return await this.rows.transaction(noticed);
+    } catch (error) {
+      // A transaction that the database gave up by itself cannot be rolled back, and complains of that instead.
+      const noted = this.noted(cause ?? error);
+      // A connection on which a transaction could not begin leaves that statement open, and can commit no other: it is not used again.
+      if (noted instanceof SickDatabase && noted.isHeld) this.client.reconnect();
+      throw noted;
+    }
   }
 
   /** Reads something; an error that is the database's own is remembered. */
   async read<T>(work: (reader: Reader) => Promise<T>): Promise<T> {
-    this.requireHealthy();
-    try {
-      return await work(this.rows);
-    } catch (error) {
-      throw this.noted(error);
+    return this.whenFree(async () => {
+      this.requireHealthy();
+      try {
+        return await work(this.rows);
+      } catch (error) {
+        throw this.noted(error);
+      }
+    });
+  }
+
+  /**
+   * Tries again while another program holds the database. Waiting within the database would hold this thread, and with it
+   * everything that is asked meanwhile, so that it is asked shortly and often.
+   */
+  private async whenFree<T>(work: () => Promise<T>): Promise<T> {
+    const lastTryAt = performance.now() + maxBusyMs;
+    for (;;) {
+      try {
+        return await work();
+      } catch (error) {
+        if (!(error instanceof SickDatabase && error.isHeld) || performance.now() > lastTryAt) throw error;
+        await new Promise((resolve) => setTimeout(resolve, askedAgainMs));
+      }
     }
   }
 
@@ -138,7 +169,7 @@ export class Database {
 function makeFolder(folder: string): void {
   if (existsSync(folder) && statSync(folder).isDirectory()) return;
   makeFolder(dirname(folder));
-  mkdirSync(folder);
+  mkdirSync(folder, { mode: 0o700 });
 }
 
 /** Whatever else stands in the way of the data is said in its own first line. */
@@ -156,7 +187,7 @@ async function requireSound(client: Client, file: string): Promise<void> {
 /** What is on the disk, not what a connection remembers of it. */
 async function soundOnDisk(file: string): Promise<void> {
   requireDatabaseFile(file);
-  const client = createClient({ url: `file:${file}`, timeout: 5000 });
+  const client = createClient({ url: `file:${file}`, timeout: busyTimeoutMs });
   try {
     await requireSound(client, file);
   } finally {

@@ -87,6 +87,8 @@ export class SickDatabase extends StoreError {
     message: string,
     /** A full disk or a foreign lock may pass; a file that is broken stays so. */
     readonly mayPass = false,
+    /** Another program holds it: it is well, and soon free perhaps. */
+    readonly isHeld = false,
   ) {
     super(message);
   }

@@ -33,8 +33,9 @@ export function sicknessIn(error: unknown, file: string): SickDatabase | null {
   const is = (...some: string[]) => codes.some((code) => some.some((one) => code.startsWith(one)));
   if (is('SQLITE_FULL', 'ENOSPC'))
     return new SickDatabase(`The disk is full: ${file} cannot be written.`, true);
-  if (is('SQLITE_BUSY', 'SQLITE_LOCKED'))
-    return new SickDatabase(`Another program holds ${file}: close it, and start again.`, true);
+  // Connections are renewed when another program held them; what was asked just then is asked again.
+  if (is('SQLITE_BUSY', 'SQLITE_LOCKED', 'CLIENT_CLOSED'))
+    return new SickDatabase(`Another program holds ${file}: close it, or wait until it is done.`, true, true);
   if (is('SQLITE_CORRUPT', 'SQLITE_NOTADB')) return brokenFile(file);
   if (
     is('SQLITE_READONLY', 'SQLITE_CANTOPEN', 'SQLITE_PERM', 'EACCES', 'EPERM', 'EROFS', 'ENOTDIR', 'EEXIST')

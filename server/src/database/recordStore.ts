@@ -135,6 +135,14 @@ export class RecordStore<Content extends object, Made extends object = object> {
     return this.get(transaction, id);
   }
 
+  /** Fills in columns that follow from a record; no new version of it. */
+  async fill(transaction: Transaction, id: string, made: object): Promise<void> {
+    await transaction
+      .update(this.table)
+      .set(made as never)
+      .where(eq(this.table.id, id));
+  }
+
   /** Marks it as deleted; with a version, only if nobody wrote since that was read. */
   async remove(transaction: Transaction, id: string, version: number | null): Promise<void> {
     const row = await this.rowOf(transaction, id);

@@ -119,6 +119,18 @@ describe('under a running server', () => {
     await writePlace().expect(503);
   });
 
+  test('while another program writes, reads are answered, and a write waits for it', async () => {
+    const other = createClient({ url: `file:${fileIn(server.folder)}` });
+    const held = await other.transaction('write');
+    await held.execute('CREATE TABLE held (x)');
+    const writing = writePlace().then(({ status }) => status);
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    await http().get('/api/v1/places').expect(200);
+    await held.rollback();
+    other.close();
+    expect(await writing).toBe(201);
+  });
+
   test('noise that comes into the file is found, and what is sick is written no more', async () => {
     const bytes = readFileSync(fileIn(server.folder));
     bytes.fill(0x5a, 0, bytes.length);

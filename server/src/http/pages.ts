@@ -16,6 +16,8 @@ export function pages(folder: string) {
     gzip: true,
     etag: true,
     single: true,
+    // What bears a hash is a file or nothing: the page in its place would be kept for a year.
+    ignores: [/^\/assets\//],
     setHeaders: (response, pathname) =>
       response.setHeader(
         'Cache-Control',

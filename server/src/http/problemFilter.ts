@@ -11,6 +11,8 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
+    // Who hung up in the middle of a body hears nothing, and it is no fault of ours.
+    if (isHangUp(error)) return;
     if (!response.headersSent) sendProblem(response, this.toProblem(error));
   }
 
@@ -24,6 +26,12 @@ export class ProblemFilter implements ExceptionFilter {
     this.logger.error(error);
     return { type: 'about:blank', title: 'Something went wrong on our side.', status: 500 };
   }
+}
+
+/** As Node's streams and the body parser tell that a connection ended in the middle of a request. */
+function isHangUp(error: unknown): boolean {
+  const { code, type } = (error ?? {}) as { readonly code?: unknown; readonly type?: unknown };
+  return code === 'ECONNRESET' || type === 'request.aborted';
 }
 
 export function sendProblem(response: Response, problem: Problem): void {

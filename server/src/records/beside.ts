@@ -20,6 +20,10 @@ import type { Stores } from '../database/stores';
 interface Beside<K extends Kind> {
   /** Made once, when the record is; before it waits for its turn to be written. */
   readonly made?: (content: Content<K>, stores: Stores, calculator: Calculator) => Promise<Kinds[K]['made']>;
+  /** What stands in its place where it takes long: the record is written first, and it follows. */
+  readonly provisional?: (content: Content<K>, stores: Stores) => Promise<Kinds[K]['made']>;
+  /** Whether what a record has is still to follow. */
+  readonly isProvisional?: (record: KeptRecord<K>) => boolean;
   /** Whether a new content asks for that to be made anew. */
   readonly remade?: (content: Content<K>, kept: KeptRecord<K>) => boolean;
   /** As a list shows it: what is large comes with the record only. */
@@ -37,6 +41,10 @@ export const beside: { readonly [K in Kind]?: Beside<K> } = {
     made: async (content, stores, calculator) => ({
       estimate: await estimateAsFlown(content, stores, calculator),
     }),
+    provisional: async (content, stores) => ({
+      estimate: { request: (await asFlown(content, stores)).request, answer: null, refusal: null },
+    }),
+    isProvisional: ({ estimate: { answer, refusal } }) => answer === null && refusal === null,
     remade: ({ estimatedAt }, kept) => estimatedAt != null && estimatedAt !== kept.estimatedAt,
     listed: ({ estimate: _, ...record }) => record,
     told: (record) => testOutcome(record, Date.now()),
@@ -46,10 +54,14 @@ export const beside: { readonly [K in Kind]?: Beside<K> } = {
 
 /** Estimates the flight as it was flown; that answer stays with it for good, whatever is learned later. */
 async function estimateAsFlown(
-  { aircraftId, batteryId, test, weather }: Content<'testFlights'>,
+  content: Content<'testFlights'>,
   stores: Stores,
   calculator: Calculator,
 ): Promise<FrozenEstimate> {
+  return calculator.run('testEstimates', await asFlown(content, stores));
+}
+
+async function asFlown({ aircraftId, batteryId, test, weather }: Content<'testFlights'>, stores: Stores) {
   const [aircraft, battery, known] = await stores.database.read(async (reader) => {
     const flown = await stores.of('aircraft').get(reader, aircraftId);
     return [
@@ -59,7 +71,7 @@ async function estimateAsFlown(
     ] as const;
   });
   const request = requestForTest(test, aircraft.spec, battery.pack, weather, batteryId);
-  return calculator.run('testEstimates', { request, known });
+  return { request, known };
 }
 
 /** By the current fit of the aircraft; from the box where it has none, or where that is no more. */

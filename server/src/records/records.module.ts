@@ -19,7 +19,7 @@ class FrozenEstimateController {
   @ApiOkResponse({ schema: { type: 'object', required: ['request', 'answer', 'refusal'] } })
   @ProblemResponses(404)
   async estimate(@Param('id') id: string) {
-    return (await this.flights.get(id)).estimate;
+    return (await this.flights.getWhole(id)).estimate;
   }
 }
 

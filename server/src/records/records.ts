@@ -14,6 +14,15 @@ export interface ToldPage extends Page<object> {
   readonly told: Readonly<Record<string, object>>;
 }
 
+/** A record waits no longer for what is made once with it. */
+const maxWaitMs = 1000;
+
+interface Made {
+  readonly made: object;
+  /** What is still on its way. */
+  readonly later: Promise<object> | null;
+}
+
 /** Keeps the records of one kind. What one request checks and writes is one transaction. */
 export class Records<K extends Kind> {
   constructor(
@@ -41,25 +50,37 @@ export class Records<K extends Kind> {
     return this.stores.database.read((reader) => this.store.get(reader, id)) as Promise<KeptRecord<K>>;
   }
 
+  /** A record with all that is made once with it; what was still to follow is made now. */
+  async getWhole(id: string): Promise<KeptRecord<K>> {
+    const record = await this.get(id);
+    if (!this.beside?.isProvisional?.(record)) return record;
+    await this.follow(id, this.make(record as unknown as Content<K>));
+    return this.get(id);
+  }
+
   async create(content: Content<K>, id: string | undefined, once: Repeatable | null): Promise<object> {
     const { database } = this.stores;
-    const made = await this.made(content, once);
-    return database.write((transaction) =>
+    const { made, later } = await this.made(content, once);
+    const written = await database.write((transaction) =>
       this.writtenOnce(transaction, once, content, async () => {
         await this.require(transaction, content, null);
         return this.store.insert(transaction, { ...content, ...made } as never, id);
       }),
     );
+    if (later) void this.follow((written as Kept).id, later).catch(() => undefined);
+    return written;
   }
 
   async replace(id: string, version: number, content: Content<K>, once: Repeatable | null): Promise<object> {
-    const remade = await this.remade(id, content, once);
-    return this.stores.database.write((transaction) =>
+    const { made, later } = await this.remade(id, content, once);
+    const written = await this.stores.database.write((transaction) =>
       this.writtenOnce(transaction, once, content, async () => {
         await this.require(transaction, content, id);
-        return this.store.replace(transaction, id, version, { ...content, ...remade } as never);
+        return this.store.replace(transaction, id, version, { ...content, ...made } as never);
       }),
     );
+    if (later) void this.follow(id, later).catch(() => undefined);
+    return written;
   }
 
   remove(id: string, version: number | null): Promise<void> {
@@ -96,26 +117,52 @@ export class Records<K extends Kind> {
     await requireRules(this.kind, content, reader, this.stores, id);
   }
 
-  /** What is made once with a record takes long, so it is made before the record waits for its turn; not for what was written already. */
-  private async made(content: Content<K>, once: Repeatable | null): Promise<object> {
+  private make(content: Content<K>): Promise<object> {
     const make = this.beside?.made;
-    if (!make) return {};
+    if (!make) throw new RangeError(`Nothing is made with a record of ${this.kind}.`);
+    return make(content, this.stores, this.calculator);
+  }
+
+  /** Writes what was made for a record that has only what stands in its place; it is no new version of it. */
+  private async follow(id: string, making: Promise<object>): Promise<void> {
+    const made = await making;
+    await this.stores.database.write(async (transaction) => {
+      const [record] = await this.store.getMany(transaction, [id]);
+      if (record && this.beside?.isProvisional?.(record as KeptRecord<K>))
+        await this.store.fill(transaction, id, made);
+    });
+  }
+
+  /**
+   * What is made once with a record, before that waits for its turn; not for what was written already. A record never waits long for
+   * it: what is not made in time, since others are reckoned for, follows later.
+   */
+  private async made(content: Content<K>, once: Repeatable | null): Promise<Made> {
+    const { made, provisional } = this.beside ?? {};
+    if (!made) return { made: {}, later: null };
     const { database } = this.stores;
     const isWritten = await database.read(async (reader) => {
       const before = once && (await writtenBefore(reader, once));
       if (!before) await this.require(reader, content, null);
       return before !== null;
     });
-    return isWritten ? {} : make(content, this.stores, this.calculator);
+    if (isWritten) return { made: {}, later: null };
+    const making = this.make(content);
+    if (!provisional) return { made: await making, later: null };
+    const late = new Promise<null>((resolve) => setTimeout(resolve, maxWaitMs, null));
+    const inTime = await Promise.race([making.catch(() => null), late]);
+    if (inTime) return { made: inTime, later: null };
+    return { made: await provisional(content, this.stores), later: making };
   }
 
   /** What a new content asks to be made anew; nothing where it leaves that as it was. */
-  private async remade(id: string, content: Content<K>, once: Repeatable | null): Promise<object> {
+  private async remade(id: string, content: Content<K>, once: Repeatable | null): Promise<Made> {
+    const nothing: Made = { made: {}, later: null };
     const { remade } = this.beside ?? {};
-    if (!remade) return {};
+    if (!remade) return nothing;
     const { database } = this.stores;
     const [kept] = await database.read((reader) => this.store.getMany(reader, [id]));
-    return kept && remade(content, kept as KeptRecord<K>) ? this.made(content, once) : {};
+    return kept && remade(content, kept as KeptRecord<K>) ? this.made(content, once) : nothing;
   }
 
   /** Asked again with the same key, it is told what was written then, and nothing is written. */

@@ -1,22 +1,28 @@
-import { contradictions, type PlanRequest } from '@acorn-tally/core';
+import type { PlanRequest, SoundPart } from '@acorn-tally/core';
 import { Warning } from '../parts/Warning';
 import type { Names } from './Lanes';
 
-interface Props {
+interface Props extends Pick<SoundPart, 'leftOut' | 'messages'> {
   readonly request: PlanRequest;
   readonly names: Names;
 }
 
-/** What keeps a shoot from being planned: which shot, and what of it cannot hold with the rest. */
-export function Contradictions({ request, names }: Props) {
-  if (request.shots.length === 0 || request.batteries.length === 0) return null;
-  return contradictions(request).map(({ path, message }) => {
-    const shot = request.shots[Number(/^shots\.(\d+)/.exec(path)?.[1] ?? -1)];
-    return (
-      <Warning key={path} alert>
-        {shot && <b>{names.shot(shot.id)}: </b>}
-        {message}
-      </Warning>
-    );
-  });
+/** Which shots are left out of the plan since they contradict the rest, and what keeps the whole shoot from being planned. */
+export function Contradictions({ request, leftOut, messages, names }: Props) {
+  if (request.shots.length + leftOut.length === 0 || request.batteries.length === 0) return null;
+  return (
+    <>
+      {leftOut.map(({ shotId, message }) => (
+        <Warning key={shotId} alert>
+          <b>{names.shot(shotId)} is left out of the plan: </b>
+          {message}
+        </Warning>
+      ))}
+      {messages.map((message) => (
+        <Warning key={message} alert>
+          {message}
+        </Warning>
+      ))}
+    </>
+  );
 }

@@ -44,7 +44,7 @@ import { OtherDay } from './OtherDay';
 import { PinCost } from './PinCost';
 import { PlanFiles } from './PlanFiles';
 import { PlanSettings } from './PlanSettings';
-import { planHeadline, provedInWords } from './planWords';
+import { headlineSoFar, placedShots, planHeadline, provedInWords } from './planWords';
 import { ShotList } from './ShotList';
 import { SiteDrawing } from './SiteDrawing';
 import styles from './SwapPlanView.module.css';
@@ -142,26 +142,29 @@ function PlanMain({ shoot, batteries, conditions, children }: MainProps) {
   const shooting = useShooting(shoot, conditions);
   const { chargers } = shooting;
   const now = usePlan(shooting);
-  const { plan, refusal, request, seeking, trouble } = now;
+  const { plan, refusal, request, seeking, trouble, whole } = now;
   const clock = useMemo(() => clockAt(conditions), [conditions]);
   const names = useMemo(
     () => namesOf(clock, shoot, batteries, chargers, request.launchPlaces ?? []),
     [clock, shoot, batteries, chargers, request],
   );
-  const planned = request.shots.length;
   const doneAt = plan ? clock.format(plan.figures.endAt, 'HH:mm') : '';
   return (
     <>
-      {trouble !== null && <Warning alert>No plan: {trouble}</Warning>}
+      {trouble !== null && (
+        <Warning alert>
+          No plan: {trouble} <LinkButton onClick={now.again}>Try again</LinkButton>
+        </Warning>
+      )}
       {refusal && (
         <Warning alert>
           <Say sentence={refusal} />
         </Warning>
       )}
-      <Contradictions request={request} names={names} />
-      <Headline title={titleOf(shoot, planned, plan, doneAt, batteries.length)} old={seeking && !now.fresh}>
+      <Contradictions request={request} leftOut={now.leftOut} messages={now.messages} names={names} />
+      <Headline title={titleOf(shoot, now, doneAt, batteries.length)} old={seeking && !now.fresh}>
         {[
-          plan && provedInWords(plan),
+          plan && provedInWords(plan, whole),
           plan && plan.figures.takeoffs > 0 && heldInWords(shoot),
           shoot.name,
           ...shooting.aircraft.map((one) => `${one.name}, ${trustInWords(one)}`),
@@ -178,9 +181,9 @@ function PlanMain({ shoot, batteries, conditions, children }: MainProps) {
           <Progress value={now.sought * 100} aria-label="Looked through so far" />
         </>
       )}
-      {now.stopped && plan && (
+      {now.stopped && (
         <Note>
-          Stopped: this is the best so far. <LinkButton onClick={now.again}>Go on</LinkButton>
+          Stopped{plan && ': this is the best so far'}. <LinkButton onClick={now.again}>Go on</LinkButton>
         </Note>
       )}
       <OtherDay conditions={conditions} />
@@ -192,15 +195,21 @@ function PlanMain({ shoot, batteries, conditions, children }: MainProps) {
 
 function titleOf(
   { shots }: ShootRecord,
-  planned: number,
-  plan: SwapPlan | null,
+  { plan, request, refusal, trouble, seeking, whole, leftOut, messages, stopped }: ReturnType<typeof usePlan>,
   doneAt: string,
   batteries: number,
 ): string {
   if (shots.length === 0) return 'No shots yet';
-  if (planned === 0) return 'All shots are left out';
+  if (request.shots.length + leftOut.length === 0) return 'All shots are left out';
   if (batteries === 0) return 'No battery at hand';
-  return plan ? planHeadline(plan, planned, doneAt) : 'Placing the shots …';
+  if (messages.length > 0 || request.shots.length === 0) return 'No plan: what is asked contradicts itself';
+  if (plan) {
+    const isAllPlaced = placedShots(plan, request.shots) === request.shots.length;
+    if (seeking || !(whole || isAllPlaced)) return headlineSoFar(plan, request.shots, doneAt);
+    return planHeadline(plan, request.shots.length, doneAt);
+  }
+  if (refusal || trouble !== null) return 'No plan yet';
+  return stopped ? 'Stopped before a first plan' : 'Placing the shots …';
 }
 
 /** "every flight lands with 25 %, nine in ten". */

@@ -1,6 +1,6 @@
 import type { SwapPlan } from '@acorn-tally/core';
 import { costInWords } from './PinCost';
-import { chanceInWords, planHeadline, provedInWords } from './planWords';
+import { chanceInWords, headlineSoFar, planHeadline, provedInWords } from './planWords';
 
 const plan = (takeoffs: number, batteriesFlown: number, without: string[], more = {}): SwapPlan => ({
   flights: [],
@@ -20,6 +20,7 @@ const plan = (takeoffs: number, batteriesFlown: number, without: string[], more 
   robustness: [],
   packs: [],
   cautions: [],
+  complete: true,
 });
 
 test('the headline states the answer', () => {
@@ -34,12 +35,21 @@ test('the headline states the answer', () => {
   expect(planHeadline(plan(0, 0, []), 0, '')).toBe('No shots yet');
 });
 
+test('a plan in the making says so, by what has all its takes placed', () => {
+  const flight = (...shotIds: string[]) => ({ shots: shotIds.map((shotId) => ({ shotId })) });
+  const made = { ...plan(2, 2, []), flights: [flight('a', 'b'), flight('b')] } as never;
+  const shots = [{ id: 'a' }, { id: 'b', takes: 3 }, { id: 'c' }] as never;
+  expect(headlineSoFar(made, shots, '09:10')).toBe(
+    'So far one of three shots have a place: two take-offs, done by 09:10',
+  );
+});
+
 test('"fewest possible" is said only when it is proved', () => {
-  expect(provedInWords(plan(4, 4, []))).toBe('fewest possible, proved');
-  expect(provedInWords(plan(4, 4, [], { proved: false, takeoffsBound: 3 }))).toBe(
+  expect(provedInWords(plan(4, 4, []), true)).toBe('fewest possible, proved');
+  expect(provedInWords(plan(4, 4, [], { proved: false, takeoffsBound: 3 }), true)).toBe(
     'no plan has fewer than three',
   );
-  expect(provedInWords(plan(4, 4, ['x'], { proved: false }))).not.toContain('fewest possible');
+  expect(provedInWords(plan(4, 4, ['x'], { proved: false }), true)).not.toContain('fewest possible');
 });
 
 test('a chance is said as pilots say it', () => {

@@ -1,4 +1,4 @@
-import type { SwapPlan } from '@acorn-tally/core';
+import type { Shot, SwapPlan } from '@acorn-tally/core';
 import { countInWords } from '../fields/percent';
 
 export function counted(count: number, one: string, many: string): string {
@@ -18,6 +18,18 @@ export function chargingOf({ lanes }: SwapPlan) {
     .sort((a, b) => Date.parse(a.fromAt) - Date.parse(b.fromAt));
 }
 
+/** Shots of which every take has a place. */
+export function placedShots({ flights }: Pick<SwapPlan, 'flights'>, shots: readonly Shot[]): number {
+  const placed = flights.flatMap((flight) => flight.shots.map(({ shotId }) => shotId));
+  return shots.filter(({ id, takes }) => placed.filter((one) => one === id).length >= (takes ?? 1)).length;
+}
+
+/** A plan in the making, by what has a place so far. */
+export function headlineSoFar(plan: SwapPlan, shots: readonly Shot[], doneAt: string): string {
+  const flights = `${counted(plan.figures.takeoffs, 'take-off', 'take-offs')}, done by ${doneAt}`;
+  return `So far ${countInWords(placedShots(plan, shots))} of ${counted(shots.length, 'shot has', 'shots have')} a place: ${flights}`;
+}
+
 /** The answer in a sentence: "Four batteries do it, five take-offs, done by 09:10". */
 export function planHeadline(plan: SwapPlan, shotCount: number, doneAt: string): string {
   if (shotCount === 0) return 'No shots yet';
@@ -33,13 +45,16 @@ export function planHeadline(plan: SwapPlan, shotCount: number, doneAt: string):
 }
 
 /** What is known of the number of take-offs. */
-export function provedInWords({ figures, unplaced }: SwapPlan): string {
+export function provedInWords({ figures, unplaced, complete }: SwapPlan, isWhole: boolean): string {
   const { takeoffs, takeoffsBound, proved } = figures;
   if (takeoffs === 0) return '';
   if (proved) return unplaced.length === 0 ? 'fewest possible, proved' : 'no plan places more, proved';
-  if (takeoffsBound > 1 && takeoffsBound < takeoffs)
-    return `no plan has fewer than ${countInWords(takeoffsBound)}`;
-  return '';
+  const cut = isWhole && !complete ? 'the search stopped at its limit' : '';
+  const least =
+    takeoffsBound > 1 && takeoffsBound < takeoffs
+      ? `no plan has fewer than ${countInWords(takeoffsBound)}`
+      : '';
+  return [least, cut].filter(Boolean).join(', ');
 }
 
 /** A chance as pilots say it: "1 in 9", "2 in 3", "hardly ever". */

@@ -41,7 +41,10 @@ function planned(
   return new Promise((resolve, reject) => {
     const end = () => running.worker.terminate();
     wanted.addEventListener('abort', end);
-    running.worker.onerror = () => reject(new Error('The shoot could not be planned.'));
+    running.worker.onerror = () => {
+      end();
+      reject(new Error('The planner could not be fetched; it is asked for again by itself.'));
+    };
     running.planning.plan(request, known, until, proxy(better), proxy(sought)).then(
       (outcome) => {
         wanted.removeEventListener('abort', end);
@@ -96,6 +99,8 @@ interface State extends Omit<PlanNow, 'fresh' | 'stop' | 'again'> {
   readonly request: PlanRequest | null;
 }
 
+const retryMs = 5000;
+
 const nothing: State = {
   request: null,
   plan: null,
@@ -123,7 +128,14 @@ export function usePlanner(
     // A plan on the way comes by a way of its own, and may come after the last.
     let isAnswered = false;
     setEnding(wanted);
-    setState((before) => ({ ...before, seeking: true, sought: 0, trouble: null, stopped: false }));
+    setState((before) => ({
+      ...before,
+      seeking: true,
+      sought: 0,
+      trouble: null,
+      refusal: null,
+      stopped: false,
+    }));
     const better = ({ plan, stage }: PlanSoFar) => {
       if (isAnswered || wanted.signal.aborted) return;
       setState(({ sought }) => ({ ...nothing, request, plan, seeking: stage === 'better', sought }));
@@ -142,6 +154,13 @@ export function usePlanner(
     );
     return () => wanted.abort();
   }, [request, attempt]);
+  // What could not be fetched may be there again: a planner's file, once the server is.
+  const { trouble } = state;
+  useEffect(() => {
+    if (trouble === null) return;
+    const timer = setTimeout(() => setAttempt((count) => count + 1), retryMs);
+    return () => clearTimeout(timer);
+  }, [trouble]);
   const stop = useCallback(() => {
     ending?.abort();
     setState((now) => ({ ...now, seeking: false, stopped: true }));
