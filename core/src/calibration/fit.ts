@@ -105,6 +105,8 @@ export interface Fit {
 export interface FitRequest extends CalibrationRequest {
   /** The flight for which the next test is sought; where absent, the last flight that counts, flown again to 25 %. */
   readonly planned?: PlannedFlight | null;
+  /** Packs that the next test may be flown with; all where absent. */
+  readonly testableIds?: readonly string[] | null;
 }
 
 /**

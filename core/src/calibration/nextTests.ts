@@ -17,6 +17,12 @@ import { aircraftWorld, flightWorld, learnable, ofOneFlight } from './unknowns';
 /** The flight that is to be known better. */
 export type PlannedFlight = EstimateRequest & { readonly batteryId: string };
 
+interface TestsRequest extends CalibrationRequest {
+  readonly planned?: PlannedFlight | null;
+  /** Packs that may be flown for it; all where absent. */
+  readonly testableIds?: readonly string[] | null;
+}
+
 /** What the test is flown for beside its mode. */
 export const testTwists = ['to-zero', 'cold-pack'] as const;
 export type TestTwist = (typeof testTwists)[number];
@@ -65,7 +71,7 @@ const plain: readonly Candidate[] = [
  * flight to plan for.
  */
 export function nextTests(
-  request: CalibrationRequest & { readonly planned?: PlannedFlight | null },
+  request: TestsRequest,
   names: readonly UnknownName[],
   posterior: Posterior,
 ): NextTest[] {
@@ -97,7 +103,7 @@ export function nextTests(
 
 /** The same after a fit that is kept. */
 export function nextTestsAfter(
-  request: CalibrationRequest & { readonly planned?: PlannedFlight | null },
+  request: TestsRequest,
   { names, mean, covariance }: Pick<FitPosterior, 'names' | 'mean' | 'covariance'>,
 ): NextTest[] {
   return nextTests(request, names, { mean, covariance: new Matrix(covariance as number[][]) });
@@ -148,7 +154,7 @@ interface CandidateFlight extends Candidate {
 
 function candidatesFor(
   planned: PlannedFlight,
-  { aircraft, batteries }: CalibrationRequest,
+  { aircraft, batteries, testableIds }: TestsRequest,
   { names }: Whole,
 ): (CandidateFlight & {
   readonly ready: ReturnType<typeof readyFlight>;
@@ -160,7 +166,8 @@ function candidatesFor(
     conditions.airTemperatureC < coldC
       ? [...plain, { pattern: 'low-hover', style: 'hover', twist: 'cold-pack' }]
       : plain;
-  return batteries.flatMap((pack) =>
+  const testable = batteries.filter(({ id }) => testableIds?.includes(id) ?? true);
+  return testable.flatMap((pack) =>
     candidates.map(({ pattern, style, twist }) => {
       const marks = twist === 'to-zero' ? marksToZero : usualMarks;
       const flight: CalibrationFlight = {

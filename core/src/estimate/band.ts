@@ -1,5 +1,6 @@
 import type { Belief } from '../belief/belief';
 import { confidenceOf, type Policy } from '../reserve/policy';
+import { reachedBy } from '../statistics/orderStatistic';
 import { quantiles } from '../statistics/quantile';
 import { type DrawnFlight, drawnFlights, gaugeMarks } from './drawnFlights';
 import { type Estimate, estimate } from './estimate';
@@ -61,7 +62,9 @@ export function bandOf(
 ): Band {
   const confidence = confidenceOf(policy);
   const usables = flights.map(({ usableS }) => usableS);
-  const [p10, p90, surely] = quantiles(usables, [0.1, 0.9, 1 - confidence]) as [number, number, number];
+  // Flights that are impossible last no time at all, so they count as worst.
+  const surely = reachedBy(confidence, usables);
+  const [p10, p90] = quantiles(usables, [0.1, 0.9]) as [number, number];
   const touchdowns = flights.map(({ touchdownS }) => touchdownS);
   const [down10, down90] = quantiles(touchdowns, [0.1, 0.9]) as [number, number];
   const gauges = flights.map(({ turnBackCharge }) => turnBackCharge);

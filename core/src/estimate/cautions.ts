@@ -3,6 +3,7 @@ import { tallestThingM, usualCeilingM } from '../air/site';
 import { spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
+import { frozenBelowC } from '../battery/fitToFly';
 import { gaugeOf } from '../battery/gauge';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
 import { countdownS, usualReturnHeightM } from '../reserve/returnHome';
@@ -64,8 +65,8 @@ type Found = (Caution | false)[];
 function packTemperature({ battery, conditions }: EstimateRequest): Found {
   const packC = battery.startTemperatureC ?? conditions.airTemperatureC;
   return [
-    packC < 0 && ofBattery('frozen-pack', 'Frozen pack: do not fly it, warm it slowly'),
-    packC >= 0 && packC < coldPackC && ofBattery('cold-pack', 'Cold pack: warm it first'),
+    packC < frozenBelowC && ofBattery('frozen-pack', 'Frozen pack: do not fly it, warm it slowly'),
+    packC >= frozenBelowC && packC < coldPackC && ofBattery('cold-pack', 'Cold pack: warm it first'),
   ];
 }
 

@@ -116,13 +116,13 @@ export function cannotStart(context: FlightContext, flight: FlightPlan, round: r
   if (isWind) {
     return refuse(
       'wind-beyond-pack',
-      'Against {windMps:1} of wind at {heightM} this flight takes {powerW}, more than this pack can give: fly lower, or wait for less wind.',
+      'Against {windMps:1} of wind at {heightM} this flight takes {powerW}, more than this pack can give.',
       { windMps: atmosphere(flight.heightM).windMps, heightM: flight.heightM, powerW },
     );
   }
   return refuse(
     'pack-cannot-deliver',
-    'This pack cannot give the {powerW} this flight takes without falling under {emptyCellV:1} a cell: charge it, or warm it.',
+    'This pack cannot give the {powerW} this flight takes without falling under {emptyCellV:1} a cell.',
     { powerW, emptyCellV: emptyCellVoltageV },
   );
 }

@@ -191,7 +191,7 @@ function notHome({ airspeedMps, heightM }: Cruise, { groundMps, windMps }: Progr
   const driftMps = -groundMps;
   return refuse(
     'home-unreachable',
-    'It does not come home: {returnSpeedMps:1} of return speed against {windMps:1} of wind at {heightM} drifts back at {driftMps:1}. Fly lower, nearer, or downwind of home less far.',
+    'It does not come home: {returnSpeedMps:1} of return speed against {windMps:1} of wind at {heightM} drifts back at {driftMps:1}.',
     { returnSpeedMps: airspeedMps, windMps, heightM, driftMps },
   );
 }

@@ -4,7 +4,7 @@ import { plannedTurnBack } from '../estimate/plannedTurnBack';
 import { momentAtCharge } from '../flight/drain';
 import { confidenceOf } from '../reserve/policy';
 import { countdownS } from '../reserve/returnHome';
-import { quantiles } from '../statistics/quantile';
+import { keptBy, reachedBy } from '../statistics/orderStatistic';
 import { type Outcome, success } from '../units/outcome';
 import type { Sentence } from '../units/sentence';
 import { type MindCode, toMind } from './mind';
@@ -83,8 +83,8 @@ export function returnBand(request: ReturnRequest, belief: Belief): ReturnBand {
   );
   return {
     touchdownCharge: {
-      p10: ifHome(Math.min(homeQuantile(touchdowns, 0.1), middle.touchdown)),
-      p90: ifHome(Math.max(homeQuantile(touchdowns, 0.9), middle.touchdown)),
+      p10: ifHome(Math.min(reachedBy(0.9, touchdowns), middle.touchdown)),
+      p90: ifHome(Math.max(keptBy(0.9, touchdowns), middle.touchdown)),
     },
     turnBackCharge: { p50: middle.turnBack, planned },
     ...(planned !== null && middle.situation
@@ -120,13 +120,6 @@ function ends(request: ReturnRequest, world: World): Ends {
 }
 
 const ifHome = (gauge: number) => (gauge === lost ? null : gauge);
-
-/** A share's gauge, never straight between one that comes home and one that does not. */
-function homeQuantile(touchdowns: readonly number[], share: number): number {
-  const sorted = [...touchdowns].sort((a, b) => a - b);
-  const below = sorted[Math.floor(share * (sorted.length - 1))] as number;
-  return below === lost ? lost : (quantiles(touchdowns, [share])[0] as number);
-}
 
 export interface FullReturn extends Omit<ReturnAnswer, 'turnBackCharge'> {
   readonly timeS: number;

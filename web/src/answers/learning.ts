@@ -9,6 +9,7 @@ import {
   type FitContent,
   type FitRequest,
   fitRequestFor,
+  isFlown,
   type ListedFit,
   type NextTest,
 } from '@acorn-tally/core';
@@ -111,10 +112,16 @@ export function useNextTests(
   useEffect(() => {
     if (!posterior || !battery || !conditions) return setFound(null);
     const wanted = new AbortController();
+    const testableIds = useRecords
+      .getState()
+      .batteries.filter((one) => one.aircraftId === aircraft.id && isFlown(one.keeping))
+      .map(({ id }) => id);
     const planned = { ...requestFor(aircraft, battery, conditions), batteryId: battery.id };
     // A hand on a slider asks many times a second.
     const later = setTimeout(() => {
-      testsToFlyNext({ ...request, planned }, posterior, wanted.signal).then(setFound, () => setFound(null));
+      testsToFlyNext({ ...request, planned, testableIds }, posterior, wanted.signal).then(setFound, () =>
+        setFound(null),
+      );
     }, 400);
     return () => {
       clearTimeout(later);

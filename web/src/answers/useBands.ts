@@ -4,6 +4,7 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   type EstimateRequest,
+  type FlightRemedy,
   type Knowledge,
   type LedgerLine,
 } from '@acorn-tally/core';
@@ -51,6 +52,19 @@ export function useBandsOf(
     () => async (wanted: AbortSignal) =>
       requests.length === 0 ? [] : calculators.do((worker) => worker.bands(requests, known), wanted),
     [requests, known],
+  );
+  return useCalculated(ask);
+}
+
+/** What helps a flight that cannot be planned; null where none is asked about. */
+export function useFlightRemedies(
+  request: EstimateRequest | null,
+  known: Knowledge,
+): Calculated<readonly FlightRemedy[]> {
+  const ask = useMemo(
+    () => async (wanted: AbortSignal) =>
+      request ? calculators.do((worker) => worker.remedies(request, known), wanted) : null,
+    [request, known],
   );
   return useCalculated(ask);
 }

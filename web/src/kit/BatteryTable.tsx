@@ -26,6 +26,7 @@ import { Note } from '../parts/Note';
 import { Wide } from '../parts/Wide';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
+import { unfitNow } from '../state/unfitNow';
 import { BatteryDetails } from './BatteryDetails';
 import { columnsFor, type Line } from './batteryColumns';
 import styles from './KitTable.module.css';
@@ -190,7 +191,9 @@ function linesOf(
   conditions: DayAtPlace,
 ): Line[] {
   const packs = batteries.map((battery) => packAtTheHour(battery, conditions));
-  const flown = batteries.flatMap(({ keeping }, i) => (isFlown(keeping) ? [i] : []));
+  const flown = batteries.flatMap((battery, i) =>
+    isFlown(battery.keeping) && !unfitNow(battery, conditions) ? [i] : [],
+  );
   const candidates = flown.map((i) => {
     const pack = packs[i] as Line['packNow'];
     return {

@@ -33,6 +33,7 @@ import { Warning } from '../parts/Warning';
 import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { believedHealth, likeliest } from '../state/belief';
+import { unfitNow } from '../state/unfitNow';
 import { useWriter, type Writer } from '../state/units';
 import { usePackEdit } from '../state/usePackEdit';
 import type { DrawnAnswer } from '../workers/calculator';
@@ -57,6 +58,7 @@ export function BatteryRow({ row, drawn, fresh, boxS, chosen, conditions, onChoo
   const { write } = useWriter();
   const pack = packAtTheHour(battery, conditions);
   const isPhone = usePhone();
+  const unfit = unfitNow(battery, conditions);
   return (
     <li className={styles.row} data-choosable data-chosen={chosen || undefined}>
       <UnstyledButton className={styles.line} aria-pressed={chosen} onClick={onChoose}>
@@ -64,7 +66,14 @@ export function BatteryRow({ row, drawn, fresh, boxS, chosen, conditions, onChoo
           <b>{battery.label}</b>
           <small>{stateInWords(battery, pack, write)}</small>
         </span>
-        {outcome.ok ? (
+        {unfit ? (
+          <>
+            <span className={styles.minutes}>
+              <b>0:00</b> <small className={styles.unsafe}>do not fly it: {unfit}</small>
+            </span>
+            <Flag advice={outcome.ok ? (drawn?.advice ?? adviceMeanwhile(outcome.value)) : []} />
+          </>
+        ) : outcome.ok ? (
           <>
             <Tally spans={spansOf(outcome.value, planned, boxS)} />
             <PlanWords planned={planned} estimate={outcome.value} drawn={drawn} />

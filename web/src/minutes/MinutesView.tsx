@@ -5,8 +5,10 @@ import {
   confidenceOf,
   type DayAtPlace,
   type Estimate,
+  type FlightRemedy,
   isTestOnly,
   leastAtTouchdown,
+  minutesAndSeconds,
   type Outcome,
   type Policy,
   spec,
@@ -14,7 +16,7 @@ import {
 import { memo, useDeferredValue, useMemo } from 'react';
 import { shownPlan } from '../answers/planned';
 import { trustInWords } from '../answers/trust';
-import { type DrawnAnswers, useDrawnAnswers } from '../answers/useBands';
+import { type DrawnAnswers, useDrawnAnswers, useFlightRemedies } from '../answers/useBands';
 import { type BatteryEstimate, requestFor, useEstimates } from '../answers/useEstimates';
 import { TallyLegend } from '../charts/Tally';
 import { inHundred, percent, shareInWords } from '../fields/percent';
@@ -26,8 +28,10 @@ import { useKeys } from '../parts/keys';
 import { NoneFlown } from '../parts/NoneFlown';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
+import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { unfitNow } from '../state/unfitNow';
 import { useWriter } from '../state/units';
 import type { DrawnAnswer } from '../workers/calculator';
 import type { Calculated } from '../workers/useCalculated';
@@ -111,23 +115,27 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
   );
   const chosen = estimates.find((row) => row.battery.id === battery?.id)?.outcome;
   const band = battery ? drawn.value?.get(battery.id)?.band : undefined;
-  const totalS = plannedInAllS(estimates, drawn);
+  const totalS = plannedInAllS(estimates, drawn, conditions);
+  const ofChosen = battery ? drawn.value?.get(battery.id) : undefined;
+  const isUnplanned = chosen !== undefined && (!chosen.ok || (drawn.fresh && band?.usableS.planned === 0));
+  const remedies = useFlightRemedies(isUnplanned ? request : null, beliefAbout(aircraft).known);
   const isPhone = usePhone();
   return (
     <>
-      <Headline
-        title={totalS === null ? 'Minutes to spend' : `${Math.floor(totalS / 60)} minutes to spend`}
-        old={!drawn.fresh}
-        end={!isPhone && <TallyLegend />}
-      >
+      <Headline title={titleOf(totalS)} old={!drawn.fresh} end={!isPhone && <TallyLegend />}>
         {drawn.trouble
           ? `No band: ${drawn.trouble}`
-          : `${sureInWords(aircraft.policy, aircraft.spec)}, ${trustInWords(aircraft)}`}
+          : [totalS !== 0 && sureInWords(aircraft.policy, aircraft.spec), trustInWords(aircraft)]
+              .filter(Boolean)
+              .join(', ')}
       </Headline>
       <FlightCautions
         aircraft={aircraft}
         outcome={estimates.find(({ outcome }) => outcome.ok)?.outcome}
-        drawn={battery ? drawn.value?.get(battery.id) : undefined}
+        drawn={ofChosen}
+        label={battery?.label ?? ''}
+        isUnplanned={isUnplanned}
+        remedies={remedies}
       />
       <ul className={styles.rows} aria-label="Batteries">
         {estimates.map((row) => (
@@ -160,14 +168,21 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
   );
 });
 
-/** What all batteries together give to plan on; null until it is known. */
+function titleOf(totalS: number | null): string {
+  if (totalS === null) return 'Minutes to spend';
+  return totalS === 0 ? 'No minutes to spend' : `${Math.floor(totalS / 60)} minutes to spend`;
+}
+
+/** What all batteries that may be flown as they are give together to plan on; null until it is known. */
 function plannedInAllS(
   estimates: readonly BatteryEstimate[],
   drawn: Calculated<DrawnAnswers>,
+  conditions: DayAtPlace,
 ): number | null {
   if (!drawn.value) return null;
   return estimates.reduce((sum, { battery, outcome }) => {
     const band = drawn.value?.get(battery.id)?.band ?? null;
+    if (unfitNow(battery, conditions)) return sum;
     return sum + ((outcome.ok && shownPlan(outcome.value, band, drawn.fresh)?.usableS) || 0);
   }, 0);
 }
@@ -179,21 +194,38 @@ function sureInWords(policy: Policy, sheet: Aircraft): string {
   return `${flights} land with ${percent(leastAtTouchdown(policy, spec(sheet, 'forcedLandingCharge')))}`;
 }
 
+/** What was tried and makes it a flight to plan, what gives most first. */
+function helpInWords(
+  label: string,
+  { value, fresh, trouble }: Calculated<readonly FlightRemedy[]>,
+  say: (sentence: FlightRemedy) => string,
+): string {
+  if (trouble !== null) return `What would help could not be tried: ${trouble}`;
+  if (!value || !fresh) return 'Trying what would help …';
+  if (value.length === 0)
+    return `Nothing that was tried makes it a flight to plan with ${label}: nearer, lower, upwind, a warm and full pack`;
+  const ways = value.map((remedy) => `${say(remedy)} (${minutesAndSeconds(remedy.plannedS)} min to spend)`);
+  return `What helps, tried one by one: ${ways.join('; ')}`;
+}
+
 interface CautionsProps {
   readonly aircraft: AircraftRecord;
   readonly outcome: Outcome<Estimate> | undefined;
   readonly drawn: DrawnAnswer | undefined;
+  /** Of the chosen battery. */
+  readonly label: string;
+  readonly isUnplanned: boolean;
+  readonly remedies: Calculated<readonly FlightRemedy[]>;
 }
 
-function FlightCautions({ aircraft, outcome, drawn }: CautionsProps) {
+function FlightCautions({ aircraft, outcome, drawn, label, isUnplanned, remedies }: CautionsProps) {
   const { say } = useWriter();
   const cautions = outcome?.ok ? cautionsAbout(outcome.value, 'flight') : [];
   const found = [
-    ...(drawn?.band.usableS.planned === 0
-      ? [
-          `${inHundred(drawn.band.chanceImpossible)} of these flights would not come home: fly nearer, lower or downwind, or know the wind better`,
-        ]
+    ...(isUnplanned && drawn
+      ? [`${label}: ${inHundred(drawn.band.chanceImpossible)} of these flights would not come home`]
       : []),
+    ...(isUnplanned ? [helpInWords(label, remedies, say)] : []),
     ...cautions.map(say),
     ...(drawn?.cautions ?? []).map(say),
   ];

@@ -10,7 +10,7 @@ import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Warning } from '../parts/Warning';
 import { useRecords } from '../records/records';
-import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
+import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
 import { ChargeSetUpForm } from './ChargeSetUpForm';
 import { ClockFinish } from './ClockFinish';
@@ -61,7 +61,7 @@ function SetUp({ onReady }: { readonly onReady: (plan: Plan) => void }) {
   const [kind, setKind] = useState<(typeof kinds)[number]['value']>('flight');
   const loading = useRecords((state) => state.loadingRest);
   const aircraft = useAircraft();
-  const batteries = useBatteriesOf(aircraft?.id);
+  const batteries = useFlownBatteriesOf(aircraft?.id);
   const battery = useBattery(batteries);
   const conditions = useConditions();
   if (loading !== 'ready') return <Skeleton height={300} radius="sm" />;

@@ -32,7 +32,7 @@ import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
-import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
+import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useDraft } from '../state/drafts';
 import { cardOf } from '../state/liftOff';
 import { useWriter } from '../state/units';
@@ -42,7 +42,7 @@ import { afterReadings, againstStart, type Draft, draftOf, emptyDraft, needed, t
 /** Records a test that was flown; what was typed stays until it is saved, also when the drawer is closed. */
 export function TestDrawer({ opened, onClose }: PanelProps) {
   const aircraft = useAircraft();
-  const batteries = useBatteriesOf(aircraft?.id);
+  const batteries = useFlownBatteriesOf(aircraft?.id);
   const battery = useBattery(batteries);
   const conditions = useConditions();
   const navigate = useNavigate();

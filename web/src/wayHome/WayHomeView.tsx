@@ -16,7 +16,7 @@ import { IconAlertTriangle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo } from 'react';
 import { bearing } from '../answers/air';
 import { trustInWords } from '../answers/trust';
-import { percent, shareInWords, turnBackPercent } from '../fields/percent';
+import { inHundred, percent, shareInWords, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { AddBattery } from '../parts/AddBattery';
 import { Desk } from '../parts/Desk';
@@ -180,6 +180,7 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
       </div>
     );
   const { home, own } = answer.value;
+  const isHeld = turnBackCharge !== null && !home.notHome && !home.forcedLanding;
   const drift = home.notHome ? numbersOf(home.notHome).driftMps : undefined;
   return (
     <div data-not-printed>
@@ -194,8 +195,9 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
           )
         }
       >
-        {where}: turned there, {shareInWords(confidenceOf(aircraft.policy))} flights land with{' '}
-        {percent(reserveOf(aircraft))}, {trustInWords(aircraft)}
+        {isHeld
+          ? `${where}: turned there, ${shareInWords(confidenceOf(aircraft.policy))} flights land with ${percent(reserveOf(aircraft))}, ${trustInWords(aircraft)}`
+          : `${where}, ${trustInWords(aircraft)}`}
       </Headline>
       {drift !== undefined ? (
         <div className={styles.now}>
@@ -259,7 +261,7 @@ function FromThereNow({ request, answer: { home, own, tooLow }, band, turnBackCh
       ) : (
         <>
           home with <b>{percent(home.touchdownCharge ?? 0)}</b>
-          {band && ` (${bandOf(band.touchdownCharge)})`} after <b>{minutesAndSeconds(home.timeS)}</b>,{' '}
+          {band && ` (${bandOf(band)})`} after <b>{minutesAndSeconds(home.timeS)}</b>,{' '}
           {home.energyWh.toFixed(1)} Wh.
         </>
       )}
@@ -295,9 +297,10 @@ function titleOf(
   return `Turn back by ${turnBackPercent(turnBackCharge)}`;
 }
 
-function bandOf({ p10, p90 }: { readonly p10: number | null; readonly p90: number | null }): string {
-  if (p90 === null) return 'nine in ten do not come home';
-  return p10 === null
-    ? `up to ${percent(p90)}; one in ten does not come home`
-    : `${Math.round(p10 * 100)}–${percent(p90)}`;
+/** Between which charges eight of ten touch down; and how many do not come home, where that is more than one in a hundred. */
+function bandOf({ touchdownCharge: { p10, p90 }, chanceNotHome }: ReturnBand): string {
+  const lost = `${inHundred(chanceNotHome)} do not come home`;
+  if (p90 === null) return lost;
+  const range = p10 === null ? `up to ${percent(p90)}` : `${Math.round(p10 * 100)}–${percent(p90)}`;
+  return chanceNotHome >= 0.01 ? `${range}; ${lost}` : range;
 }

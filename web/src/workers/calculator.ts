@@ -9,6 +9,8 @@ import {
   type Caution,
   type EstimateRequest,
   estimateWithLedger,
+  type FlightRemedy,
+  flightRemedies,
   type Knowledge,
   type LedgerLine,
   plannedIn,
@@ -47,6 +49,11 @@ const calculator = {
       const planned = answer && asPlanned(requests[i] as EstimateRequest, belief, plannedIn(answer.band));
       return answer && { ...answer, cautions: planned?.ok ? planned.value.cautions : [] };
     });
+  },
+
+  /** What helps a flight that is refused or not to be planned. */
+  remedies(request: EstimateRequest, known: Knowledge): readonly FlightRemedy[] {
+    return flightRemedies(request, believed(known));
   },
 
   bands(requests: readonly EstimateRequest[], known: Knowledge): (Band | null)[] {

@@ -1,0 +1,137 @@
+import { warmedInPocketC } from '../battery/pocketWarmth';
+import { chargedFull } from '../battery/standing';
+import type { Belief } from '../belief/belief';
+import { type Sentence, sentence } from '../units/sentence';
+import { bandsOf } from './band';
+import { coldPackC } from './cautions';
+import type { EstimateRequest } from './request';
+
+export const flightRemedyCodes = [
+  'nearer',
+  'lower',
+  'upwind',
+  'warm-pack',
+  'charge-it',
+  'normal-mode',
+  'nearer-lower-upwind',
+] as const;
+export type FlightRemedyCode = (typeof flightRemedyCodes)[number];
+
+/** A change that makes a flight one that may be planned, and the minutes it then has. */
+export interface FlightRemedy extends Sentence<FlightRemedyCode> {
+  readonly plannedS: number;
+}
+
+/** Fewer planned seconds are no flight worth naming (assumed). */
+const leastPlannedS = 60;
+const pocketMin = 10;
+const nearest = { distanceM: 10, heightM: 5 } as const;
+
+/**
+ * What helps a flight that is refused or not to be planned: changes that were flown in every draw and can be planned, what gives
+ * most first. Each is tried by itself, and nearer, lower and upwind together where none of these does alone. Empty where none helps;
+ * a smaller reserve is never one.
+ */
+export function flightRemedies(request: EstimateRequest, belief: Belief): FlightRemedy[] {
+  const alone = planned(changesOf(request), belief);
+  return alone.length > 0 ? alone : planned(allTogether(request), belief);
+}
+
+interface Change {
+  readonly words: Sentence<FlightRemedyCode>;
+  readonly request: EstimateRequest;
+}
+
+function planned(changes: readonly Change[], belief: Belief): FlightRemedy[] {
+  const bands = bandsOf(
+    changes.map(({ request }) => request),
+    belief,
+  );
+  const found = changes.map(({ words }, i) => ({ ...words, plannedS: bands[i]?.usableS.planned ?? 0 }));
+  const helping = found.filter(({ plannedS }) => plannedS >= leastPlannedS);
+  // Of several of one kind the mildest that helps comes first in the list of changes.
+  return helping
+    .filter(({ code }, i) => helping.findIndex((one) => one.code === code) === i)
+    .sort((a, b) => b.plannedS - a.plannedS);
+}
+
+function changesOf(request: EstimateRequest): Change[] {
+  return [
+    ...[0.5, 0.25, 0].flatMap((share) => nearer(request, share)),
+    ...[0.5, 0.25].flatMap((share) => lower(request, share)),
+    ...upwind(request),
+    ...warmed(request),
+    ...charged(request),
+    ...inNormalMode(request),
+  ];
+}
+
+function nearer(request: EstimateRequest, share: number): Change[] {
+  const { farthestM } = request.flight;
+  const distanceM = Math.max(nearest.distanceM, Math.round((farthestM * share) / 10) * 10);
+  if (distanceM >= farthestM) return [];
+  const words = sentence('nearer', 'stay within {distanceM}', { distanceM });
+  return [{ request: withFlight(request, { farthestM: distanceM }), words }];
+}
+
+function lower(request: EstimateRequest, share: number): Change[] {
+  const heightM = Math.max(nearest.heightM, Math.round((request.flight.heightM * share) / 5) * 5);
+  if (heightM >= request.flight.heightM) return [];
+  const words = sentence('lower', 'fly at {heightM}', { heightM });
+  return [{ request: withFlight(request, { heightM }), words }];
+}
+
+/** Out against the wind, which then helps it home. */
+function upwind(request: EstimateRequest): Change[] {
+  const { speedMps, fromDeg: trackDeg } = request.conditions.wind;
+  if (!(speedMps > 0)) return [];
+  const words = sentence('upwind', 'fly out upwind, on track {trackDeg}', { trackDeg });
+  return [{ request: withFlight(request, { bearingDeg: trackDeg }), words }];
+}
+
+function warmed(request: EstimateRequest): Change[] {
+  const { battery, conditions } = request;
+  const packC = battery.startTemperatureC ?? conditions.airTemperatureC;
+  if (packC >= coldPackC) return [];
+  const startTemperatureC = warmedInPocketC(battery, packC, pocketMin * 60);
+  const words = sentence('warm-pack', 'warm the pack in a pocket for {pocketCount} min', {
+    pocketCount: pocketMin,
+  });
+  return [{ request: withBattery(request, { startTemperatureC }), words }];
+}
+
+function charged(request: EstimateRequest): Change[] {
+  const words = sentence('charge-it', 'charge the pack');
+  return [{ request: withBattery(request, { startCharge: chargedFull, daysSinceCharge: null }), words }];
+}
+
+function inNormalMode(request: EstimateRequest): Change[] {
+  const { mix } = request.flight;
+  const style = mix.find((part) => part.style !== 'normal' && part.style !== 'hover')?.style;
+  if (!style) return [];
+  const normal = mix.map((part) =>
+    part.style === style ? { style: 'normal' as const, share: part.share } : part,
+  );
+  const words = sentence('normal-mode', 'fly the {style} part in normal mode', { style });
+  return [{ request: withFlight(request, { mix: normal }), words }];
+}
+
+function allTogether(request: EstimateRequest): Change[] {
+  const distanceM = Math.min(request.flight.farthestM, nearest.distanceM);
+  const heightM = Math.min(request.flight.heightM, nearest.heightM);
+  const trackDeg = request.conditions.wind.fromDeg;
+  const words = sentence(
+    'nearer-lower-upwind',
+    'stay within {distanceM} at {heightM}, upwind on track {trackDeg}',
+    { distanceM, heightM, trackDeg },
+  );
+  return [{ request: withFlight(request, { farthestM: distanceM, heightM, bearingDeg: trackDeg }), words }];
+}
+
+function withFlight(request: EstimateRequest, part: Partial<EstimateRequest['flight']>): EstimateRequest {
+  return { ...request, flight: { ...request.flight, ...part } };
+}
+
+function withBattery(request: EstimateRequest, part: Partial<EstimateRequest['battery']>): EstimateRequest {
+  return { ...request, battery: { ...request.battery, ...part } };
+}

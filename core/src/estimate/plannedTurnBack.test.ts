@@ -1,0 +1,59 @@
+import fc from 'fast-check';
+import { boxDrawn } from '../../fixtures/beliefs';
+import { jayWith } from '../../fixtures/jay';
+import { holds } from '../../fixtures/seeds';
+import { bandsOf } from './band';
+import { drawnFlights } from './drawnFlights';
+import { flightRemedies } from './flightRemedies';
+import { plannedTurnBack } from './plannedTurnBack';
+
+// A Jay far out downwind, where some draws do not come home.
+const windy = (farthestM: number, windMps: number, reserveCharge = 0.25) =>
+  jayWith({
+    conditions: { wind: { speedMps: windMps, gustMps: null, fromDeg: 240, readingHeightM: 2 } },
+    flight: { farthestM, bearingDeg: 60 },
+    policy: { kind: 'touch-down-charge', reserveCharge },
+  });
+
+test('what is planned is what some draw has: one flight of ten that is impossible is not half a reason', () => {
+  expect(plannedTurnBack(0.3, [0.28, 0.29, 0.3, 0.31, 0.32, 0.33, 0.34, 0.35, 0.36, null], 0.9)).toBe(0.36);
+  expect(plannedTurnBack(0.3, [0.28, 0.29, null, null], 0.9)).toBeNull();
+});
+
+test('planned minutes and charges are those of a drawn flight, and more reserve never gives more (seed 33)', () => {
+  const belief = boxDrawn(64);
+  holds(
+    fc.property(
+      fc.integer({ min: 50, max: 500 }),
+      fc.double({ min: 1, max: 4, noNaN: true }),
+      (m, windMps) => {
+        const requests = [0.2, 0.25, 0.3].map((reserve) => windy(m, windMps, reserve));
+        const bands = bandsOf(requests, belief);
+        const drawn = drawnFlights(requests, belief);
+        for (const [i, band] of bands.entries()) {
+          if (!band || band.turnBackCharge.planned === null) continue;
+          const charges = [band.turnBackCharge.p50, ...(drawn[i] ?? []).map((one) => one.turnBackCharge)];
+          expect(charges).toContain(band.turnBackCharge.planned);
+          const times = [band.usableS.p50, ...(drawn[i] ?? []).map((one) => one.usableS)];
+          expect(times).toContain(band.usableS.planned);
+        }
+        const planned = bands.map((band) => band?.usableS.planned ?? 0);
+        expect(planned).toEqual([...planned].sort((a, b) => b - a));
+      },
+    ),
+    { seed: 33, numRuns: 12 },
+  );
+});
+
+test('advice is what was tried and helped: upwind before downwind, best first, nothing where a flight is fine', () => {
+  const belief = boxDrawn(64);
+  const found = flightRemedies(windy(400, 4), belief);
+  expect(bandsOf([windy(400, 4)], belief)[0]?.usableS.planned).toBe(0);
+  expect(found.length).toBeGreaterThan(0);
+  const gains = found.map(({ plannedS }) => plannedS);
+  expect(gains).toEqual([...gains].sort((a, b) => b - a));
+  for (const { code, plannedS } of found) {
+    expect(code).not.toContain('downwind');
+    expect(plannedS).toBeGreaterThanOrEqual(60);
+  }
+});
