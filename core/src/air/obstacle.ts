@@ -1,9 +1,11 @@
 import type { Quantity } from '../units/quantity';
 
-/** Something that stands on the way home, seen from home along the bearing out: it begins at a distance and is so wide. */
+/** Something that stands there, seen from home: it begins at a distance in a direction and is so wide. */
 export interface Obstacle {
   readonly name: string;
   readonly distanceM: number;
+  /** Where it stands; null or absent for on every way. */
+  readonly bearingDeg?: number | null;
   readonly widthM: number;
   readonly heightM: number;
 }

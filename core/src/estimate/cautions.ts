@@ -185,7 +185,12 @@ function aboveCeiling(heightM: number, ceilingM: number | null): Caution | false
   );
 }
 
-function lowReturn(returnHeightM: number, tallestM: number | null, ceilingM: number | null): Caution | false {
+/** A return height that is less than clear of the tallest thing known of. */
+export function lowReturn(
+  returnHeightM: number,
+  tallestM: number | null,
+  ceilingM: number | null,
+): Caution | false {
   if (tallestM === null || returnHeightM >= tallestM + clearanceM) return false;
   const { heightM: wantedM } = suggestedReturnHeight(tallestM, ceilingM ?? usualCeilingM);
   return ofFlight(

@@ -34,7 +34,11 @@ const nearest = { distanceM: 10, heightM: 5 } as const;
  */
 export function flightRemedies(request: EstimateRequest, belief: Belief): FlightRemedy[] {
   const alone = planned(changesOf(request), belief);
-  return alone.length > 0 ? alone : planned(allTogether(request), belief);
+  if (alone.length > 0) return alone;
+  return planned(
+    [0.5, 0.25, 0.1, 0].map((share) => allTogether(request, share)),
+    belief,
+  );
 }
 
 interface Change {
@@ -116,16 +120,19 @@ function inNormalMode(request: EstimateRequest): Change[] {
   return [{ request: withFlight(request, { mix: normal }), words }];
 }
 
-function allTogether(request: EstimateRequest): Change[] {
-  const distanceM = Math.min(request.flight.farthestM, nearest.distanceM);
-  const heightM = Math.min(request.flight.heightM, nearest.heightM);
+function allTogether(request: EstimateRequest, share: number): Change {
+  const { flight } = request;
+  const part = (whole: number, least: number, step: number) =>
+    Math.min(whole, Math.max(least, Math.round((whole * share) / step) * step));
+  const distanceM = part(flight.farthestM, nearest.distanceM, 10);
+  const heightM = part(flight.heightM, nearest.heightM, 5);
   const trackDeg = request.conditions.wind.fromDeg;
   const words = sentence(
     'nearer-lower-upwind',
     'stay within {distanceM} at {heightM}, upwind on track {trackDeg}',
     { distanceM, heightM, trackDeg },
   );
-  return [{ request: withFlight(request, { farthestM: distanceM, heightM, bearingDeg: trackDeg }), words }];
+  return { request: withFlight(request, { farthestM: distanceM, heightM, bearingDeg: trackDeg }), words };
 }
 
 function withFlight(request: EstimateRequest, part: Partial<EstimateRequest['flight']>): EstimateRequest {

@@ -25,26 +25,36 @@ const square = (eastM: number, northM: number, sideM: number) => ({
   ],
 });
 
-test('what stands on the way east, by its corners; what is beside it, behind it or has no height is told', () => {
+test('things are kept where they stand, in whatever direction, as the circle about their corners; one without height is told', () => {
   const file = JSON.stringify({
     type: 'FeatureCollection',
     features: [
       feature('beeches', 18, square(200, -20, 40)),
-      feature('chimney', '31', { type: 'Point', coordinates: at(150, 5) }),
-      feature('barn aside', 9, square(100, 60, 20)),
-      feature('barn behind', 9, square(-80, 0, 20)),
+      feature('chimney', '31', { type: 'Point', coordinates: at(150, 0) }),
+      feature('pylon north', 70, { type: 'Point', coordinates: at(0, 220) }),
+      feature('barn behind', 9, square(-90, -10, 20)),
       feature('pond', null, square(50, 0, 10)),
     ],
   });
-  const read = readObstacles(file, home, 90);
+  const read = readObstacles(file, home);
   if (!read.ok) throw new Error(toldInSi(read.refusal));
-  expect(read.value.obstacles).toEqual([
-    { name: 'chimney', distanceM: 150, widthM: 0, heightM: 31 },
-    { name: 'beeches', distanceM: 200, widthM: 40, heightM: 18 },
+  // By hand: the circle about a square of 40 m has a radius of 28.3 m, about one of 20 m 14.1 m.
+  const found = read.value.obstacles.map(({ name, distanceM, widthM, heightM }) => [
+    name,
+    distanceM,
+    widthM,
+    heightM,
   ]);
+  expect(found).toEqual([
+    ['barn behind', 66, 28, 9],
+    ['chimney', 150, 0, 31],
+    ['beeches', 192, 57, 18],
+    ['pylon north', 220, 0, 70],
+  ]);
+  const bearings = read.value.obstacles.map(({ bearingDeg }) => bearingDeg ?? Number.NaN);
+  for (const [k, wanted] of [270, 90, 90, 0].entries())
+    expect(Math.abs((((bearings[k] as number) - wanted + 540) % 360) - 180)).toBeLessThan(0.3);
   expect(read.value.leftOut.map(({ name, reason }) => ({ name, reason: toldInSi(reason) }))).toEqual([
-    { name: 'barn aside', reason: 'it stands beside the way' },
-    { name: 'barn behind', reason: 'it stands behind home' },
     { name: 'pond', reason: 'it has no height' },
   ]);
 });
@@ -55,7 +65,7 @@ test('a thing beyond every range is left out with its range in the reader’s un
     properties: { name: 'mast', height: 900 },
     geometry: { type: 'Point', coordinates: [-2.808, 54.52] },
   };
-  const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features: [mast] }), home, 90);
+  const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features: [mast] }), home);
   if (!read.ok) throw new Error(toldInSi(read.refusal));
   const reason = read.value.leftOut[0]?.reason;
   if (!reason) throw new Error('It should have been left out.');
@@ -64,7 +74,7 @@ test('a thing beyond every range is left out with its range in the reader’s un
 });
 
 test.each(['', '{', '[]', '{"type":"Point","coordinates":[0,0]}', 'null'])('no GeoJSON: %s', (text) => {
-  expect(readObstacles(text, home, 0).ok).toBe(false);
+  expect(readObstacles(text, home).ok).toBe(false);
 });
 
 // Each of these broke the reader until 26 Nov 2026.
@@ -84,7 +94,7 @@ test.each([
 ])('%s is left out with its reason, and the rest is read', (_, properties, coordinates) => {
   const odd = `{"type":"Feature","properties":${JSON.stringify(properties)},"geometry":{"coordinates":${coordinates}}}`;
   const fine = JSON.stringify(feature('chimney', '31', { type: 'Point', coordinates: at(150, 5) }));
-  const read = readObstacles(`{"type":"FeatureCollection","features":[${odd},${fine}]}`, home, 90);
+  const read = readObstacles(`{"type":"FeatureCollection","features":[${odd},${fine}]}`, home);
   if (!read.ok) throw new Error(toldInSi(read.refusal));
   expect(read.value.obstacles.map(({ name }) => name)).toEqual(['chimney']);
   expect(read.value.leftOut).toHaveLength(1);
@@ -94,6 +104,6 @@ test('more things on the way than are kept are refused with their count', () => 
   const features = Array.from({ length: 501 }, (_, i) =>
     feature(`post ${i}`, 2, { type: 'Point', coordinates: at(100 + i, 0) }),
   );
-  const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features }), home, 90);
+  const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features }), home);
   expect(read).toMatchObject({ ok: false, refusal: { values: { mostCount: 500, readCount: 501 } } });
 });

@@ -1,21 +1,21 @@
 import geodesic from 'geographiclib-geodesic';
 import { mostObstacles, type Obstacle, obstacleRanges } from '../air/obstacle';
 import type { Coordinates } from '../air/sun';
+import { offPlane, onPlane } from '../reserve/plane';
+import { fittingName } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { outOfRange } from '../units/outOfRange';
 import { type Sentence, sentence } from '../units/sentence';
 import { fileTooLong, longestFile } from './fileLength';
 
-export type LeftOut = Sentence<'no-height' | 'no-place' | 'beside' | 'behind' | 'out-of-range'>;
+export type LeftOut = Sentence<'no-height' | 'no-place' | 'out-of-range'>;
 
-/** What a file holds that stands on the way home, and what was left out, with the reason. */
+/** What a file holds that stands about home, and what was left out, with the reason. */
 export interface ObstaclesRead {
   readonly obstacles: readonly Obstacle[];
   readonly leftOut: readonly { readonly name: string; readonly reason: LeftOut }[];
 }
 
-/** What stands farther to the side of the way than this is not in it (assumed; wider than an aircraft strays). */
-const corridorM = 40;
 const mostFeatures = 5000;
 
 interface Feature {
@@ -24,11 +24,11 @@ interface Feature {
 }
 
 /**
- * Things on the way home from GeoJSON (RFC 7946): each feature’s corners, as distance along and beside the bearing out from
- * home, by the geodesic of WGS 84 (Karney 2013); its height from a property "height" in metres. Refused when the text
- * is no GeoJSON; a feature without height, or beside the way, is left out and told.
+ * Things about home from GeoJSON (RFC 7946): each feature where it stands, as the circle about its corners, seen from home by the
+ * geodesic of WGS 84 (Karney 2013); its height from a property "height" in metres. Refused when the text is no GeoJSON; a feature
+ * without height or place, or out of range, is left out and told.
  */
-export function readObstacles(text: string, home: Coordinates, bearingDeg: number): Outcome<ObstaclesRead> {
+export function readObstacles(text: string, home: Coordinates): Outcome<ObstaclesRead> {
   if (text.length > longestFile) return fileTooLong(text);
   const features = featuresOf(text);
   if (!features) return refuse('not-geojson', 'This is no GeoJSON: a FeatureCollection is needed.');
@@ -37,7 +37,7 @@ export function readObstacles(text: string, home: Coordinates, bearingDeg: numbe
   const leftOut: { name: string; reason: LeftOut }[] = [];
   features.forEach((feature, i) => {
     const name = wordsOf(feature.properties?.name) || `thing ${i + 1}`;
-    const read = obstacleOf(feature, name, home, bearingDeg);
+    const read = obstacleOf(feature, name, home);
     if ('code' in read) leftOut.push({ name, reason: read });
     else obstacles.push(read);
   });
@@ -65,23 +65,27 @@ function featuresOf(text: string): readonly Feature[] | null {
 }
 
 /** The obstacle, or why it is left out. */
-function obstacleOf(
-  { properties, geometry }: Feature,
-  name: string,
-  home: Coordinates,
-  bearingDeg: number,
-): Obstacle | LeftOut {
+function obstacleOf({ properties, geometry }: Feature, name: string, home: Coordinates): Obstacle | LeftOut {
   const heightM = metresOf(properties?.height ?? properties?.heightM);
   if (!(heightM > 0)) return sentence('no-height', 'it has no height');
-  const corners = cornersOf(geometry?.coordinates).map((corner) => placed(corner, home, bearingDeg));
+  const corners = cornersOf(geometry?.coordinates).map((corner) => onPlane(seenFromHome(corner, home)));
   if (corners.length === 0) return sentence('no-place', 'it has no place');
-  const along = span(corners.map((corner) => corner.alongM));
-  const beside = span(corners.map((corner) => corner.besideM));
-  if (beside.least > corridorM || beside.most < -corridorM)
-    return sentence('beside', 'it stands beside the way');
-  if (along.most < 0) return sentence('behind', 'it stands behind home');
-  const distanceM = Math.max(0, Math.round(along.least));
-  const obstacle = { name, distanceM, widthM: Math.round(along.most) - distanceM, heightM };
+  const east = span(corners.map(({ eastM }) => eastM));
+  const north = span(corners.map(({ northM }) => northM));
+  const middle = { eastM: (east.least + east.most) / 2, northM: (north.least + north.most) / 2 };
+  const radiusM = corners.reduce(
+    (most, { eastM, northM }) => Math.max(most, Math.hypot(eastM - middle.eastM, northM - middle.northM)),
+    0,
+  );
+  const { distanceM, bearingDeg } = offPlane(middle);
+  const begins = Math.max(0, distanceM - radiusM);
+  const obstacle = {
+    name,
+    distanceM: Math.round(begins),
+    bearingDeg: Math.round(bearingDeg * 10) / 10,
+    widthM: Math.round(distanceM + radiusM - begins),
+    heightM,
+  };
   const problem =
     outOfRange(obstacleRanges.distanceM, obstacle.distanceM) ??
     outOfRange(obstacleRanges.widthM, obstacle.widthM) ??
@@ -100,7 +104,7 @@ function span(values: readonly number[]): { readonly least: number; readonly mos
 
 /** A name is a text or a number; anything else names nothing. */
 function wordsOf(name: unknown): string {
-  return typeof name === 'string' || typeof name === 'number' ? String(name).trim().slice(0, 60) : '';
+  return typeof name === 'string' || typeof name === 'number' ? fittingName(String(name)) : '';
 }
 
 /** A height is a number, or a text that is one. */
@@ -122,13 +126,12 @@ function cornersOf(coordinates: unknown, depth = 1): [number, number][] {
   return coordinates.flatMap((inner) => cornersOf(inner, depth + 1));
 }
 
-function placed([longitude, latitude]: [number, number], home: Coordinates, bearingDeg: number) {
+function seenFromHome([longitude, latitude]: [number, number], home: Coordinates) {
   const { s12 = 0, azi1 = 0 } = geodesic.Geodesic.WGS84.Inverse(
     home.latitudeDeg,
     home.longitudeDeg,
     latitude,
     longitude,
   );
-  const angle = ((azi1 - bearingDeg) * Math.PI) / 180;
-  return { alongM: s12 * Math.cos(angle), besideM: s12 * Math.sin(angle) };
+  return { distanceM: s12, bearingDeg: (azi1 + 360) % 360 };
 }

@@ -1,5 +1,5 @@
-import { suggestedReturnHeight, tallestWithinM } from '../air/obstacle';
-import { usualCeilingM } from '../air/site';
+import { suggestedReturnHeight } from '../air/obstacle';
+import { tallestThingM, usualCeilingM } from '../air/site';
 import { returnLegs } from '../reserve/returnHome';
 import { flyWay, total } from './flyWay';
 import type { Situation } from './situation';
@@ -15,13 +15,17 @@ export interface ReturnHeightAdvice {
 
 const moreM = 10;
 
-/** The height to set on the aircraft, and what each needless ten metres cost. `tallestM` is of the place, if it is known. */
-export function returnHeightAdvice(situation: Situation, placeTallestM: number | null): ReturnHeightAdvice {
+/**
+ * The height to set on the aircraft, over all that is known to stand about the place, whatever way home leads; and what each needless
+ * ten metres cost. `placeTallestM` is of the place: 0 where nothing stands there. Null where nobody has said what does.
+ */
+export function returnHeightAdvice(
+  situation: Situation,
+  placeTallestM: number | null,
+): ReturnHeightAdvice | null {
   const { request } = situation;
-  const tallestM = Math.max(
-    tallestWithinM(request.obstacles ?? [], Number.POSITIVE_INFINITY),
-    placeTallestM ?? 0,
-  );
+  const tallestM = tallestThingM({ tallestM: placeTallestM, obstacles: request.obstacles ?? [] });
+  if (tallestM === null) return null;
   const { heightM, isClear } = suggestedReturnHeight(tallestM, request.ceilingM ?? usualCeilingM);
   return {
     tallestM,

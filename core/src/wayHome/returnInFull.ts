@@ -22,7 +22,8 @@ export interface ReturnAnswer {
   readonly home: ReturnNow;
   readonly turnBackCharge: { readonly p50: number | null };
   readonly own: OwnReturn | null;
-  readonly returnHeight: ReturnHeightAdvice;
+  /** Null where nobody has said what stands there. */
+  readonly returnHeight: ReturnHeightAdvice | null;
   readonly waysOut: readonly WayOut[];
   readonly timetable: readonly OwnAction[];
   /** What practice knows of such a way home. */
@@ -134,7 +135,8 @@ export interface FullReturn extends Omit<ReturnAnswer, 'turnBackCharge'> {
 
 /** What POST /returns answers: the way home with its band. */
 export function returnInFull(request: ReturnRequest, belief: Belief): Outcome<FullReturn> {
-  const answer = returnAnswer(request, belief);
+  // An empty list says that nothing stands there.
+  const answer = returnAnswer(request, belief, request.obstacles?.length === 0 ? 0 : null);
   if (!answer.ok) return answer;
   const { touchdownCharge, ...band } = returnBand(request, belief);
   const { home, own } = answer.value;

@@ -36,8 +36,8 @@ const situation = (change?: Change) => {
   if (!found.ok) throw new Error(toldInSi(found.refusal));
   return found.value;
 };
-const answer = (change?: Change) => {
-  const found = returnAnswer(jayOut(change), boxMiddle);
+const answer = (change?: Change, tallestM: number | null = null) => {
+  const found = returnAnswer(jayOut(change), boxMiddle, tallestM);
   if (!found.ok) throw new Error(toldInSi(found.refusal));
   return found.value;
 };
@@ -187,12 +187,24 @@ test('return height: the tallest thing and ten metres, rounded up to five, under
 });
 
 test('needless height: ten metres more cost their climb and descent, and the stronger wind up there', () => {
-  const low = { position: { heightM: 20 } };
-  const calm = answer({ ...low, conditions: still }).returnHeight.perTenMetres;
+  const low = { position: { heightM: 20 }, obstacles: [] };
+  const cost = (more: Parameters<typeof answer>[0]) => answer(more, 0).returnHeight?.perTenMetres;
+  const calm = cost({ ...low, conditions: still });
   expect(calm?.seconds).toBeCloseTo(10 / 4 + 10 / 3, 9);
   expect(calm?.charge).toBeGreaterThan(0);
-  expect(answer(low).returnHeight.perTenMetres?.seconds).toBeGreaterThan(calm?.seconds ?? 0);
-  expect(answer({ conditions: windy(9, 240) }).returnHeight.perTenMetres).toBeNull();
+  expect(cost(low)?.seconds).toBeGreaterThan(calm?.seconds ?? 0);
+  expect(cost({ conditions: windy(9, 240), obstacles: [] })).toBeNull();
+});
+
+test('no return height is suggested before anybody has said what stands there, or that nothing does', () => {
+  expect(answer({ obstacles: null }).returnHeight).toBeNull();
+  expect(answer({ obstacles: null }, 0).returnHeight).toMatchObject({ tallestM: 0, suggestedM: 10 });
+  const pylon = { name: 'pylon', distanceM: 200, bearingDeg: 0, widthM: 10, heightM: 70 };
+  const eastwards = { position: { bearingDeg: 60 }, obstacles: [pylon] };
+  // The suggested height looks at all that stands there; the way home meets only what stands on it.
+  expect(answer(eastwards).returnHeight).toMatchObject({ tallestM: 70, suggestedM: 80 });
+  expect(answer(eastwards).tooLow).toBeNull();
+  expect(answer({ position: { bearingDeg: 0, distanceM: 400 }, obstacles: [pylon] }).tooLow).not.toBeNull();
 });
 
 test('ways out: most charge first, none below the tallest thing and its clearance, each with its caution', () => {

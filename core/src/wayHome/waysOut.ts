@@ -2,6 +2,7 @@ import { clearanceM, type GroundBelow, type LandingPlace, tallestWithinM } from 
 import { spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { flyLegs } from '../flight/legs';
+import { obstaclesAlong } from '../reserve/obstaclesAlong';
 import { track } from '../reserve/plane';
 import {
   type Cruise,
@@ -120,7 +121,9 @@ function worth({ touchdownCharge, forcedLanding }: WayOut): number {
 /** How low it may fly home: the tallest thing between here and home, and its clearance. */
 export function clearHomeM({ request }: Situation): number {
   const { position, obstacles } = request;
-  return tallestWithinM(obstacles ?? [], position.distanceM) + clearanceM;
+  return (
+    tallestWithinM(obstaclesAlong(obstacles ?? [], position.bearingDeg), position.distanceM) + clearanceM
+  );
 }
 
 /** Why the aircraft's own way home would hit something: it flies at its own height, whatever stands there. Null where it is clear. */

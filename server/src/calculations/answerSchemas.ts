@@ -69,7 +69,7 @@ export const returnSchema = object({
     notHome: maybe({ type: 'object' }),
   }),
   own: maybe(object({ charge: number, timeS: number, touchdownCharge: maybe(number), forcedLanding })),
-  returnHeight: { type: 'object' },
+  returnHeight: { type: 'object', nullable: true },
   waysOut: list(
     object({
       kind: text,

@@ -13,10 +13,10 @@ export const dairy: PlaceContent = {
   tallestM: 31,
   ceilingM: 120,
   obstacles: [
-    { name: 'byre', distanceM: 60, widthM: 50, heightM: 14 },
-    { name: 'chimney', distanceM: 150, widthM: 10, heightM: 31 },
-    { name: 'beeches', distanceM: 200, widthM: 90, heightM: 18 },
-    { name: 'mast', distanceM: 320, widthM: 5, heightM: 22 },
+    { name: 'byre', distanceM: 60, bearingDeg: 60, widthM: 50, heightM: 14 },
+    { name: 'chimney', distanceM: 150, bearingDeg: 58, widthM: 10, heightM: 31 },
+    { name: 'beeches', distanceM: 200, bearingDeg: 62, widthM: 90, heightM: 18 },
+    { name: 'mast', distanceM: 320, bearingDeg: 60, widthM: 5, heightM: 22 },
   ],
   landingPlaces: [
     { name: 'lower gate', distanceM: 210, bearingDeg: 150 },

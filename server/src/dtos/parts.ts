@@ -152,6 +152,7 @@ export class CoordinatesDto implements Coordinates {
 export class ObstacleDto implements Obstacle {
   @Name('Name') name: string;
   @InRange(obstacleRanges.distanceM) distanceM: number;
+  @InRange(positionRanges.bearingDeg, optional) bearingDeg?: number | null;
   @InRange(obstacleRanges.widthM) widthM: number;
   @InRange(obstacleRanges.heightM) heightM: number;
 }

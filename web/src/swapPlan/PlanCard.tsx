@@ -2,6 +2,7 @@ import {
   type AircraftRecord,
   type DayAtPlace,
   type FlightOfPlan,
+  type LeftOutShot,
   minutesAndSeconds,
   type PlanRequest,
   type ShootRecord,
@@ -18,6 +19,7 @@ import { clockAt } from '../state/clock';
 import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
 import { ChargersTable } from './ChargersTable';
+import { liftOffWarnings } from './liftOffWarnings';
 import styles from './PlanCard.module.css';
 import { chargingOf, isFromSeveral } from './planWords';
 import { usePlan } from './usePlan';
@@ -46,7 +48,7 @@ interface Props {
 
 function CardOf({ shoot, conditions }: Props) {
   const shooting = useShooting(shoot, conditions);
-  const { plan, request, seeking, whole } = usePlan(shooting);
+  const { plan, request, seeking, whole, leftOut } = usePlan(shooting);
   // Only the last plan is printed: what stands on the screen next to it must say the same.
   if (!plan || !whole)
     return (
@@ -57,7 +59,14 @@ function CardOf({ shoot, conditions }: Props) {
       </main>
     );
   return (
-    <Sheet plan={plan} request={request} aircraft={shooting.aircraft} shoot={shoot} conditions={conditions} />
+    <Sheet
+      plan={plan}
+      request={request}
+      leftOut={leftOut}
+      aircraft={shooting.aircraft}
+      shoot={shoot}
+      conditions={conditions}
+    />
   );
 }
 
@@ -65,9 +74,12 @@ interface SheetProps extends Props {
   readonly plan: SwapPlan;
   readonly request: PlanRequest;
   readonly aircraft: readonly AircraftRecord[];
+  readonly leftOut: readonly LeftOutShot[];
 }
 
-function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
+function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetProps) {
+  const warnings = liftOffWarnings(request, plan, conditions);
+  const shotNames = (id: string) => shoot.shots.find((shot) => shot.id === id)?.name ?? 'A shot';
   const clock = clockAt(conditions);
   const { write } = useWriter();
   const time = (at: string) => clock.format(at, 'HH:mm:ss');
@@ -164,6 +176,19 @@ function Sheet({ plan, request, aircraft, shoot, conditions }: SheetProps) {
       )}
       <h2>Mind</h2>
       <ul>
+        {warnings.map(({ words, caution }) => (
+          <li key={`${caution.code} ${words}`}>
+            <b>
+              <Say sentence={caution} />
+            </b>
+            {words}
+          </li>
+        ))}
+        {leftOut.map(({ shotId, message }) => (
+          <li key={shotId}>
+            <b>{shotNames(shotId)} is left out:</b> {message}
+          </li>
+        ))}
         {plan.cautions.map((caution) => (
           <li key={caution.code}>
             <Say sentence={caution} />

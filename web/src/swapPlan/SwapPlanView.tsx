@@ -39,6 +39,7 @@ import { Contradictions } from './Contradictions';
 import { FlightsTable } from './FlightsTable';
 import { Helps } from './Helps';
 import { Lanes, type Names } from './Lanes';
+import { liftOffWarnings } from './liftOffWarnings';
 import { movedInto } from './moved';
 import { OtherDay } from './OtherDay';
 import { PinCost } from './PinCost';
@@ -244,6 +245,7 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
   const [openNumber, setOpenNumber] = useState<number | null>(null);
   const edit = useRecords((state) => state.edit);
   const { request } = now;
+  const warnings = useMemo(() => liftOffWarnings(request, plan, conditions), [request, plan, conditions]);
   const setShots = (shots: ShootRecord['shots'], label: string, how = { apart: true }) =>
     edit('shoots', shoot.id, { shots }, label, how);
   const split = (id: string, parts: number) =>
@@ -287,7 +289,15 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
       {plan.flights.length > 0 && (
         <PlanFiles plan={plan} request={request} shoot={shoot} conditions={conditions} />
       )}
-      <ul className={styles.cautions}>
+      <ul className={styles.cautions} aria-label="Warnings for these flights">
+        {warnings.map(({ words, caution }) => (
+          <li key={`${caution.code} ${words}`}>
+            <Warning>
+              <Say sentence={caution} />
+              {words}
+            </Warning>
+          </li>
+        ))}
         {plan.cautions.map((caution) => (
           <li key={caution.code}>
             <Note>

@@ -2,18 +2,22 @@ import '@mantine/core/styles/Checkbox.css';
 import {
   type AircraftRecord,
   type BatteryRecord,
+  clearanceM,
   type DayAtPlace,
   type LiftOffCheck,
   leastSatellites,
   liftOffChecks,
   liftOffNotes,
   spec,
+  suggestedReturnHeight,
   takeoffCharge,
+  tallestThingM,
+  usualCeilingM,
   usualReturnHeightM,
   warmHoverS,
 } from '@acorn-tally/core';
 import { Checkbox } from '@mantine/core';
-import { IconPrinter } from '@tabler/icons-react';
+import { IconAlertTriangle, IconPrinter } from '@tabler/icons-react';
 import { airAt } from '../answers/air';
 import { trustInWords } from '../answers/trust';
 import { percent, turnBackPercent } from '../fields/percent';
@@ -21,6 +25,7 @@ import { Say } from '../fields/Say';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
+import { Warning } from '../parts/Warning';
 import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout, likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
@@ -34,10 +39,15 @@ interface Props {
   readonly conditions: DayAtPlace;
   /** The gauge to turn back at; null where there is none, or it is being reckoned. */
   readonly turnBackCharge: number | null;
+  /** Why this flight is not to be flown, in words; null where nothing stands against it. */
+  readonly refusal: string | null;
+  /** What is warned of, in words. */
+  readonly warnings: readonly string[];
 }
 
 /** What is looked at before lift-off, with this flight’s numbers; ticked, printed, and kept with the flight when it is recorded. */
-export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: Props) {
+export function LiftOffCard(props: Props) {
+  const { aircraft, battery, conditions, turnBackCharge, refusal, warnings } = props;
   const { ticked, setTicked } = useLiftOff(battery.id);
   const { write } = useWriter();
   const clock = clockAt(conditions);
@@ -45,7 +55,7 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
     const rest = ticked.filter((one) => one !== check);
     setTicked(isTicked ? [...rest, check] : rest);
   };
-  const words = wordsFor({ aircraft, battery, conditions, turnBackCharge }, write);
+  const words = wordsFor(props, write);
   return (
     <Section
       title="Before you lift off"
@@ -57,14 +67,28 @@ export function LiftOffCard({ aircraft, battery, conditions, turnBackCharge }: P
         </LinkButton>
       }
     >
+      {refusal !== null && (
+        <p className={styles.refusal} role="alert">
+          <IconAlertTriangle size={22} aria-hidden /> Do not fly: {refusal}
+        </p>
+      )}
       <div className={styles.whose}>
         {battery.label}, {conditions.place}, {clock.format(conditions.at, 'ddd D MMM, HH:mm')}
-        {turnBackCharge !== null && (
+        {turnBackCharge !== null && refusal === null && (
           <>
             ; turn back by <b>{turnBackPercent(turnBackCharge)}</b>, {trustInWords(aircraft)}
           </>
         )}
       </div>
+      {warnings.length > 0 && (
+        <ul className={styles.warnings} aria-label="Warnings for this flight">
+          {warnings.map((warning) => (
+            <li key={warning}>
+              <Warning>{warning}.</Warning>
+            </li>
+          ))}
+        </ul>
+      )}
       <ul className={styles.checks}>
         {liftOffChecks.map((check) => (
           <li key={check}>
@@ -109,8 +133,22 @@ function wordsFor(
     compass: 'No steel underfoot, no car or mast beside it; compass quiet',
     satellites: `${leastSatellites} satellites or more`,
     'home-point': 'Home point marked, and looked at on the map',
-    'return-height': `Return height set to ${write('distance', flight.returnHeightM ?? usualReturnHeightM)}, looked up again after an update`,
+    'return-height': returnHeightInWords(conditions, flight.returnHeightM ?? usualReturnHeightM, write),
     wind: `Wind: ${gust}`,
     'warm-hover': `Hover for ${warmHoverS} s after lift-off: pack warm, gauge steady, it stands still`,
   };
+}
+
+/** The height to look for on the aircraft: never one that is known to be too low. */
+function returnHeightInWords({ site }: DayAtPlace, returnHeightM: number, write: Writer['write']): string {
+  const tallestM = tallestThingM(site ?? {});
+  const set = write('distance', returnHeightM);
+  if (tallestM === null)
+    return `Return height set to ${set}: look round first, nobody has said what stands here`;
+  const { heightM, isClear } = suggestedReturnHeight(tallestM, site?.ceilingM ?? usualCeilingM);
+  const tallest = write('distance', tallestM);
+  if (!isClear) return `Return height: ${tallest} stands here, and your ceiling leaves too little over it`;
+  return returnHeightM < tallestM + clearanceM
+    ? `Return height set to ${write('distance', heightM)}, not ${set}: ${tallest} stands here`
+    : `Return height set to ${set}, checked again after an update`;
 }

@@ -4,10 +4,12 @@ import {
   type ObstaclesRead,
   type Outcome,
   obstacleRanges,
+  ranges,
   readObstacles,
 } from '@acorn-tally/core';
 import { Anchor, FileButton, Tooltip } from '@mantine/core';
 import { useState } from 'react';
+import { bearing } from '../answers/air';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { Note } from '../parts/Note';
@@ -22,13 +24,13 @@ interface Props {
   readonly onChange: (obstacles: Obstacle[]) => void;
 }
 
-/** What stands between here and there: entered by hand, or read from GeoJSON where home's coordinates are known. */
+/** What stands about the place: entered by hand, or read from GeoJSON where home's coordinates are known. */
 export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
   const { write, say } = useWriter();
   const [read, setRead] = useState<Outcome<ObstaclesRead> | null>(null);
   const importFile = async (file: File) => {
     if (!home) return;
-    const outcome = readObstacles(await file.text(), home, bearingDeg);
+    const outcome = readObstacles(await file.text(), home);
     setRead(outcome);
     if (outcome.ok && outcome.value.obstacles.length > 0)
       onChange([...obstacles, ...outcome.value.obstacles]);
@@ -39,18 +41,28 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
         things={obstacles}
         onChange={onChange}
         line={(one) => [`${one.name}, ${placeInWords(one, write)}`, write('distance', one.heightM)]}
-        fields={(one, change) =>
-          (['distanceM', 'widthM', 'heightM'] as const).map((field) => (
+        fields={(one, change) => (
+          <>
+            {(['distanceM', 'widthM', 'heightM'] as const).map((field) => (
+              <QuantityField
+                key={field}
+                stacked
+                quantity={obstacleRanges[field]}
+                value={one[field]}
+                onChange={(value) => change({ [field]: value })}
+              />
+            ))}
             <QuantityField
-              key={field}
               stacked
-              quantity={obstacleRanges[field]}
-              value={one[field]}
-              onChange={(value) => change({ [field]: value })}
+              quantity={ranges.flight.bearingDeg}
+              value={one.bearingDeg ?? null}
+              assumed={null}
+              hint="empty: on every way"
+              onChange={(at) => change({ bearingDeg: at })}
             />
-          ))
-        }
-        fresh={(number) => ({ name: `Thing ${number}`, distanceM: 50, widthM: 20, heightM: 15 })}
+          </>
+        )}
+        fresh={(number) => ({ name: `Thing ${number}`, distanceM: 50, bearingDeg, widthM: 20, heightM: 15 })}
         addLabel="Add something"
       >
         <FileButton
@@ -90,7 +102,11 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
   );
 }
 
-function placeInWords({ distanceM, widthM }: Obstacle, write: ReturnType<typeof useWriter>['write']): string {
-  if (widthM < 15) return `${write('distance', distanceM)} out`;
-  return `${write('distance', distanceM).split(' ')[0]}–${write('distance', distanceM + widthM)}`;
+function placeInWords(
+  { distanceM, bearingDeg, widthM }: Obstacle,
+  write: ReturnType<typeof useWriter>['write'],
+): string {
+  const where = bearingDeg == null ? 'on every way' : `at ${bearing(bearingDeg)}`;
+  if (widthM < 15) return `${write('distance', distanceM)} ${where}`;
+  return `${write('distance', distanceM).split(' ')[0]}–${write('distance', distanceM + widthM)} ${where}`;
 }

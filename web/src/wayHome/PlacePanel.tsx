@@ -98,13 +98,24 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
         />
       </Chosen>
       <Chosen title="Return height">
+        {!advice && (
+          <div className={field.row}>
+            <div className={field.note}>
+              What stands in the working area? Add it above, give the tallest thing in Conditions, or say that
+              nothing does.
+            </div>
+            <LinkButton onClick={() => changeSite({ tallestM: 0 }, 'that nothing stands there')}>
+              Nothing stands there
+            </LinkButton>
+          </div>
+        )}
         {advice && (
           <div className={field.row}>
             <div>
               <div className={field.label}>Suggested</div>
               <div className={field.note}>
                 {advice.tallestM === 0
-                  ? 'nothing stands in the way yet'
+                  ? 'nothing stands there, as you said'
                   : advice.isClear
                     ? `tallest thing ${write('distance', advice.tallestM)} and ${write('distance', 10)}, rounded up`
                     : 'the ceiling leaves too little over the tallest thing'}

@@ -33,7 +33,7 @@ const [dragDistanceM, dragBearingDeg] = [5, 5];
 export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
   const [from, setFrom] = useState<From>('charge');
   const { write } = useWriter();
-  const { position, landingPlaces, conditions } = request;
+  const { position, landingPlaces, obstacles, conditions } = request;
   const pick = (reach: Reaches['inWind']) => (from === 'charge' ? reach.fromChargeM : reach.outAndBackM);
   const inWind = reaches ? pick(reaches.inWind) : [];
   const inStillAir = reaches ? pick(reaches.inStillAir) : [];
@@ -109,6 +109,23 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
           <polygon className={styles.wind} points={outline(inWind)} />
         </g>
         <WindArrow fromDeg={wind} />
+        {(obstacles ?? []).map(({ name, distanceM, bearingDeg, widthM, heightM }) => {
+          if (bearingDeg == null) return null;
+          const { x, y } = at(distanceM + widthM / 2, bearingDeg);
+          return (
+            <circle
+              key={`${name} ${distanceM} ${bearingDeg}`}
+              className={styles.obstacle}
+              cx={x}
+              cy={y}
+              r={Math.max(2, (widthM / 2 / farM) * radiusPx)}
+            >
+              <title>
+                {name} {write('distance', heightM)}
+              </title>
+            </circle>
+          );
+        })}
         {(landingPlaces ?? []).map(({ name, distanceM, bearingDeg }) => {
           const { x, y } = at(distanceM, bearingDeg);
           return (

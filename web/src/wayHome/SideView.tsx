@@ -2,6 +2,7 @@ import {
   type AirAtHeight,
   type Belief,
   minutesAndSeconds,
+  obstaclesAlong,
   type ReturnAnswer,
   type ReturnRequest,
 } from '@acorn-tally/core';
@@ -115,10 +116,15 @@ function Axes({ scale, write }: Omit<PartProps, 'request'>) {
   );
 }
 
+/** What stands on this way home. */
+function standing({ obstacles, position }: ReturnRequest) {
+  return obstaclesAlong(obstacles ?? [], position.bearingDeg);
+}
+
 function Obstacles({ request, scale, write }: PartProps) {
   return (
     <g className={styles.obstacles}>
-      {(request.obstacles ?? []).map(({ name, distanceM, widthM, heightM }) => {
+      {standing(request).map(({ name, distanceM, widthM, heightM }) => {
         const endM = Math.min(distanceM + widthM, Math.max(distanceM, scale.farM));
         const width = Math.max(4, scale.x(endM) - scale.x(distanceM));
         return (
@@ -241,7 +247,7 @@ function CruiseWords({ answer, scale, write }: Pick<Props, 'answer'> & Omit<Part
 
 function inWords(request: ReturnRequest, { home }: ReturnAnswer, write: Writer['write']): string {
   const { distanceM, heightM } = request.position;
-  const things = (request.obstacles ?? []).map(
+  const things = standing(request).map(
     ({ name, distanceM: at, heightM: high }) =>
       `${name} ${write('distance', high)} high at ${write('distance', at)}`,
   );

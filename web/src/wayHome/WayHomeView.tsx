@@ -30,6 +30,7 @@ import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
 import { fromHome, fromTakeoff, homeName } from '../state/home';
 import { useWriter, type Writer } from '../state/units';
+import { atLiftOff } from './atLiftOff';
 import { LiftOffCard } from './LiftOffCard';
 import { OwnActions } from './OwnActions';
 import { PlacePanel } from './PlacePanel';
@@ -92,6 +93,17 @@ function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
     move({ farthestM: Math.round(kept.distanceM), bearingDeg: bearingKept, heightM });
   };
   const { answer, band, reaches } = wayHome;
+  const { say } = useWriter();
+  const told = atLiftOff(aircraft, battery, conditions, wayHome, say);
+  const card = (
+    <LiftOffCard
+      aircraft={aircraft}
+      battery={battery}
+      conditions={conditions}
+      turnBackCharge={wayHome.turnBackCharge}
+      {...told}
+    />
+  );
   return (
     <Desk
       label="Where you will be"
@@ -107,6 +119,7 @@ function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
       }
     >
       <Answer {...wayHome} aircraft={aircraft} home={homeName(conditions)} />
+      {!answer.ok && card}
       {answer.ok && (
         <>
           <div className={styles.pictures} data-not-printed>
@@ -129,12 +142,7 @@ function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
               <div data-not-printed>
                 <TurnTableView table={wayHome.table} chargeNow={request.position.charge} />
               </div>
-              <LiftOffCard
-                aircraft={aircraft}
-                battery={battery}
-                conditions={conditions}
-                turnBackCharge={wayHome.turnBackCharge}
-              />
+              {card}
             </div>
             <div className={styles.column} data-not-printed>
               <ToMind answer={answer.value} />

@@ -1,4 +1,4 @@
-import { obstacleRanges, type ReturnAnswer, type ReturnRequest } from '@acorn-tally/core';
+import { obstacleRanges, obstaclesAlong, type ReturnAnswer, type ReturnRequest } from '@acorn-tally/core';
 
 export interface Scale {
   /** Metres at the right edge and at the top. */
@@ -17,9 +17,10 @@ export type Extent = Pick<Scale, 'farM' | 'highM'>;
 /** How much must be seen: all of the flight and what stands in the way, with room to drag the aircraft farther. */
 export function extentFor({ position, obstacles, returnHeightM }: ReturnRequest): Extent {
   // What may stand anywhere, once home has moved, ends nowhere.
-  const bounded = (obstacles ?? []).filter(({ widthM }) => widthM <= obstacleRanges.widthM.max);
+  const met = obstaclesAlong(obstacles ?? [], position.bearingDeg);
+  const bounded = met.filter(({ widthM }) => widthM <= obstacleRanges.widthM.max);
   const ends = bounded.map(({ distanceM, widthM }) => distanceM + widthM);
-  const tops = (obstacles ?? []).map(({ heightM }) => heightM);
+  const tops = met.map(({ heightM }) => heightM);
   return {
     farM: niceAbove(Math.max(100, position.distanceM * 1.25, ...ends)),
     highM: niceAbove(Math.max(40, position.heightM, returnHeightM ?? 0, ...tops) * 1.35),

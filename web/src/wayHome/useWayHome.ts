@@ -52,7 +52,8 @@ export function returnRequestFor(
     },
     returnHeightM: flight.returnHeightM ?? usualReturnHeightM,
     mix: flight.mix.length > 0 ? flight.mix : null,
-    obstacles: site?.obstacles ?? null,
+    // None are listed: that is not yet to say that nothing stands there.
+    obstacles: site?.obstacles?.length ? site.obstacles : null,
     ceilingM: site?.ceilingM ?? null,
     landingPlaces: site?.landingPlaces ?? null,
     below: site?.below ?? null,

@@ -1,0 +1,23 @@
+import {
+  type DayAtPlace,
+  type LiftOffCaution,
+  liftOffCautions,
+  type PlanRequest,
+  type SwapPlan,
+} from '@acorn-tally/core';
+import { beliefAbout } from '../state/belief';
+import { siteFromHome } from '../state/home';
+
+/** What Minutes would warn of before the flights of a plan, each with the flights it holds for where that is not all of them. */
+export function liftOffWarnings(
+  request: PlanRequest,
+  plan: SwapPlan,
+  conditions: DayAtPlace,
+): readonly (LiftOffCaution & { readonly words: string })[] {
+  const middles = Object.fromEntries(request.aircraft.map(({ id }) => [id, beliefAbout({ id }).middle]));
+  return liftOffCautions(request, plan, siteFromHome(conditions), middles).map((one) => ({
+    ...one,
+    words:
+      one.flightNumbers.length === plan.flights.length ? '' : ` (flight ${one.flightNumbers.join(', ')})`,
+  }));
+}
