@@ -68,7 +68,7 @@ export const noDraws: DrawCount = { draws: 0, seed: 0 };
  * their priors.
  */
 export function beliefFrom({ basis, learned }: Knowledge, { draws, seed }: DrawCount): Belief {
-  const extra = (learned?.names ?? []).filter((name) => !(name in priors));
+  const extra = (learned?.names ?? []).filter((name) => !Object.hasOwn(priors, name));
   const names: readonly UnknownName[] = [...priorNames, ...extra];
   const normals = sobolPoints(draws, names.length, seed).map((shares) =>
     Object.fromEntries(shares.map((share, i) => [names[i], normalQuantile(share)])),

@@ -23,7 +23,7 @@ export interface CalibrationRequest {
 }
 
 /** Why the model cannot say anything of a flight. */
-export const leftAside = ['no-reading', 'cannot-be-flown'] as const;
+export const leftAside = ['no-reading', 'cannot-be-flown', 'cannot-be-read'] as const;
 export type LeftAside = (typeof leftAside)[number];
 
 /** A flight as the fit has it and as the box alone has it. */
@@ -44,8 +44,8 @@ export interface Calibrated {
 
 /**
  * What the flights of an aircraft teach: the likeliest deviations of its unknowns from their priors, and how sure they are.
- * Flights that the pilot excluded teach nothing, but are foretold like the others; those without a reading, or that the model
- * cannot fly at all, are set aside and told. Pure; the same flights give the same answer. Refused where no flight is left.
+ * Flights that the pilot excluded teach nothing, but are foretold like the others; those without a reading, with one that cannot
+ * be, or that the model cannot fly at all, are set aside and told. Pure; the same flights give the same answer. Refused where no flight is left.
  */
 export function calibrated(
   { aircraft, batteries, flights }: CalibrationRequest,
@@ -68,10 +68,7 @@ export function calibrated(
   });
   const counted = usable.filter(({ counts }) => counts).map(({ ready }) => ready);
   if (counted.length === 0) {
-    return refuse(
-      'nothing-to-learn',
-      'No flight counts that has a reading after lift-off: there is nothing to learn from yet.',
-    );
+    return nothingToLearn(aside.map(({ why }) => why));
   }
   const found = search(counted, names.length, noiseOf, progress);
   if (!found.ok) return found;
@@ -97,7 +94,34 @@ export function calibrated(
   });
 }
 
+/** No aircraft spends its charge so many times faster or slower than its box: such a reading is a slip (assumed). */
+const maxOffFactor = 5;
+
 function whyAside(ready: FittedFlight, fromTheBox: readonly number[]): LeftAside | null {
   if (ready.marks.length === 0) return 'no-reading';
-  return logTimesOf([ready], fromTheBox).ok ? null : 'cannot-be-flown';
+  const times = logTimesOf([ready], fromTheBox);
+  if (!times.ok) return 'cannot-be-flown';
+  const isOff = ready.marks.some(
+    ({ timeS }, i) =>
+      !(Math.abs(Math.log(timeS) - (times.value[0]?.[i] as number)) <= Math.log(maxOffFactor)),
+  );
+  return isOff ? 'cannot-be-read' : null;
+}
+
+/** The true reason why no flight is left to learn from. */
+function nothingToLearn(why: readonly LeftAside[]) {
+  if (why.includes('cannot-be-read'))
+    return refuse(
+      'nothing-to-learn',
+      'Every flight that counts has a reading that cannot be: check its times and charges.',
+    );
+  if (why.includes('cannot-be-flown'))
+    return refuse(
+      'nothing-to-learn',
+      'The model cannot fly any of the flights that count: check their weather, mode and battery.',
+    );
+  return refuse(
+    'nothing-to-learn',
+    'No flight counts that has a reading after lift-off: there is nothing to learn from yet.',
+  );
 }

@@ -407,6 +407,39 @@ describe('what is said of odd flights', () => {
   });
 });
 
+test('a reading that cannot be sets its flight aside, which is told, and the others teach; alone it is the reason', () => {
+  const jay = new SyntheticAircraft(11, asSupposed);
+  const request = synthetic(Array.from({ length: 3 }, () => jay.fly(['hover'])));
+  const [first] = request.flights as [(typeof request.flights)[number]];
+  // 0:01 typed for 10:01.
+  const slip = { ...first, id: 'slip', checkpoints: [{ timeS: 1, charge: 0.5 }, ...first.checkpoints] };
+  const outcome = fitOf({ ...request, flights: [...request.flights, slip] });
+  if (!outcome.ok) throw new Error(outcome.refusal.code);
+  expect(outcome.value.flights[3]).toMatchObject({ aside: 'cannot-be-read', counts: false });
+  expect(outcome.value.findings.map(({ code }) => code)).toContain('flights-misread');
+  const alone = fitOf({ ...request, flights: [slip] });
+  expect(alone.ok ? '' : toldInSi(alone.refusal)).toContain('a reading that cannot be');
+  const gale = { ...first.conditions, wind: { ...first.conditions.wind, speedMps: 30 } };
+  const mix = [{ style: 'slow' as const, share: 1 }];
+  const unflown = fitOf({
+    ...request,
+    flights: [{ ...first, conditions: gale, flight: { heightM: 60, mix } }],
+  });
+  expect(unflown.ok ? '' : toldInSi(unflown.refusal)).toContain('cannot fly any');
+});
+
+test('a fit that names what every object has is refused, like any other that names what this model does not know', () => {
+  const jay = new SyntheticAircraft(11, asSupposed);
+  const fit = fitOf(synthetic([jay.fly(['hover'])]));
+  if (!fit.ok) throw new Error(fit.refusal.code);
+  for (const name of ['constructor', '__proto__', 'toString']) {
+    const names = fit.value.posterior.names.map((own, i) => (i === 0 ? name : own));
+    const posterior = { ...fit.value.posterior, names: names as typeof fit.value.posterior.names };
+    expect(checkedKnowledge({ ...fit.value, posterior })).toMatchObject({ ok: false });
+  }
+  expect(checkedKnowledge(fit.value).ok).toBe(true);
+});
+
 test('the next test is one like the flight that is planned, with its own pack; fast flight asks for a fast test', () => {
   const request = synthetic(flown(61, 1));
   const plan = (style: 'hover' | 'fast') => ({

@@ -57,5 +57,5 @@ export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: Ta
 }
 
 function isKnown(name: UnknownName): boolean {
-  return name in priors || packOfHealth(name) !== null;
+  return Object.hasOwn(priors, name) || packOfHealth(name) !== null;
 }

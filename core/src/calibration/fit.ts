@@ -6,6 +6,7 @@ import { median } from '../statistics/quantile';
 import { type Assumed, drawn } from '../units/assumed';
 import { type Outcome, success } from '../units/outcome';
 import { type Calibrated, type CalibrationRequest, calibrated, type LeftAside } from './calibrate';
+import { checkedKnowledge } from './checkedKnowledge';
 import { type Flag, findingsOf, flagOf, type Told } from './flags';
 import { type NoiseLaw, usualNoise } from './flightNoise';
 import type { FitPosterior } from './knowledge';
@@ -123,7 +124,7 @@ export function fitOf(
   const { names, found, posterior } = outcome.value;
   const flights = taughtFlights(request, outcome.value);
   progress?.(0.95);
-  return success({
+  const fit: Fit = {
     modelVersion,
     parameters: learnable.map((name, i) => learntParameter(name, i, posterior)),
     batteries: request.batteries.map((pack) => learntPack(pack, request.batteries, names, posterior)),
@@ -134,7 +135,10 @@ export function fitOf(
     leaveOneOut: leaveOneOut(flights),
     nextTests: nextTests(request, names, posterior),
     findings: findingsOf(flights, found.settled),
-  });
+  };
+  // What would be refused where it is used is not given out as good.
+  const checked = checkedKnowledge(fit);
+  return checked.ok ? success(fit) : checked;
 }
 
 /** The posterior as it is kept: short numbers, and the lower triangle that draws are made by. */

@@ -136,6 +136,7 @@ export function findingsOf(flights: readonly TaughtFlight[], settled: boolean): 
   const outside = foretold.filter(({ insideBand }) => !insideBand).length;
   const flagged = counted.filter((one) => one.flagged !== null).length;
   const aside = flights.filter((one) => one.aside === 'cannot-be-flown').length;
+  const misread = flights.filter((one) => one.aside === 'cannot-be-read').length;
   const contradict = foretold.length >= fewFlights && (outside > foretold.length / 2 || flagged > 1);
   const found = [
     counted.length === 1 &&
@@ -166,6 +167,12 @@ export function findingsOf(flights: readonly TaughtFlight[], settled: boolean): 
         'flights-aside',
         'Set aside: {asideCount} that this aircraft could not have flown so. Check their mode, wind and pack.',
         { asideCount: aside },
+      ),
+    misread > 0 &&
+      sentence(
+        'flights-misread',
+        'Set aside: {asideCount} with a reading that cannot be, far too early or too late for its charge. Check its times.',
+        { asideCount: misread },
       ),
   ];
   return found.filter((one) => one !== false).map(inSi);

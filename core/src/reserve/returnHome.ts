@@ -73,6 +73,8 @@ export interface Cruise {
 export interface Progress {
   readonly groundMps: number;
   readonly windMps: number;
+  readonly headwindMps: number;
+  readonly crosswindMps: number;
 }
 
 /**
@@ -168,7 +170,8 @@ export function progressAlong(
 ): Progress {
   const air = atmosphere(heightM);
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, trackDeg);
-  return { groundMps: groundspeedMps(airspeedMps, headwindMps, crosswindMps), windMps: air.windMps };
+  const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
+  return { groundMps, windMps: air.windMps, headwindMps, crosswindMps: Math.abs(crosswindMps) };
 }
 
 /** Aircraft do not come down to the return height: above it they stay. */
@@ -187,8 +190,19 @@ function standingW({ powertrain, atmosphere }: HomingAircraft, heightM: number, 
   return gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
 }
 
-function notHome({ airspeedMps, heightM }: Cruise, { groundMps, windMps }: Progress) {
+/** A crosswind worth naming. */
+const namedFromMps = 0.5;
+
+function notHome({ airspeedMps, heightM }: Cruise, progress: Progress) {
+  const { groundMps, windMps, headwindMps, crosswindMps } = progress;
   const driftMps = -groundMps;
+  // What is spent on holding the track against the wind across is missing along it.
+  if (crosswindMps > namedFromMps)
+    return refuse(
+      'home-unreachable',
+      'It does not come home: {returnSpeedMps:1} of return speed against {headwindMps:1} of headwind and {crosswindMps:1} across at {heightM} drifts back at {driftMps:1}.',
+      { returnSpeedMps: airspeedMps, headwindMps, crosswindMps, heightM, driftMps },
+    );
   return refuse(
     'home-unreachable',
     'It does not come home: {returnSpeedMps:1} of return speed against {windMps:1} of wind at {heightM} drifts back at {driftMps:1}.',

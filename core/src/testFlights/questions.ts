@@ -10,6 +10,7 @@ export const testQuestionCodes = [
   'longer-than-box',
   'shorter-than-box',
   'gust-below-wind',
+  'reading-too-early',
 ] as const;
 export type TestQuestionCode = (typeof testQuestionCodes)[number];
 export type TestQuestion = Sentence<TestQuestionCode>;
@@ -42,6 +43,7 @@ export function testQuestions(
   const packRatio = battery.ratedCapacityMah / (aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah);
   const boxFraction = wholeS / (aircraft.advertisedFlightTimeS * packRatio);
   const { speedMps, gustMps } = weather.wind;
+  const early = earlyReading(test);
   const found = [
     Date.parse(flownAt) > nowMs + clockSlackMs &&
       sentence('dated-later', 'It is dated later than now: was it flown already?'),
@@ -57,6 +59,11 @@ export function testQuestions(
         'At this rate a whole charge would last only {wholeS}, {boxFraction} of the box: are the time and both charges right?',
         { wholeS, boxFraction },
       ),
+    early !== null &&
+      sentence('reading-too-early', 'At {readS} the gauge stood at {charge} already: is that time right?', {
+        readS: early.timeS,
+        charge: `${Math.round(early.charge * 100)} %`,
+      }),
     gustMps != null &&
       gustMps < speedMps &&
       sentence(
@@ -66,4 +73,17 @@ export function testQuestions(
       ),
   ];
   return found.filter((one) => one !== false);
+}
+
+/** No flight spends its charge so many times faster at first than on the whole (assumed). */
+const maxRateFactor = 4;
+
+/** A reading that lies far too early for what the whole flight spent; null where none does. */
+function earlyReading({ startCharge, endCharge, durationS, checkpoints }: TestFlight) {
+  const meanRate = (startCharge - endCharge) / durationS;
+  for (const { timeS, charge } of checkpoints ?? []) {
+    if (charge == null || !(startCharge - charge > 0.05)) continue;
+    if ((startCharge - charge) / Math.max(1, timeS) > maxRateFactor * meanRate) return { timeS, charge };
+  }
+  return null;
 }

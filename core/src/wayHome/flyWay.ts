@@ -59,8 +59,8 @@ export function flyWay(situation: Situation, legs: readonly ReturnLeg[], from: C
   return { legs: flown, touchdownCharge: gaugeOf(state.charge, cells.hidden), forcedLanding: null };
 }
 
-/** A reserve of just the forced-landing charge is met by whoever meets it to this. */
-const chargeTolerance = 2e-3;
+/** A reserve of just the forced-landing charge is met by whoever meets it to what the turn back is solved to. */
+const chargeTolerance = 1e-4;
 
 /** Null where the pack cannot give the leg's power before it comes to that. */
 function landsItself(

@@ -40,10 +40,10 @@ describe('what practice knows of a way home (common practice)', () => {
     expect(codes(morning, { bearingDeg: 325, distanceM: 0 })).toEqual([]);
   });
 
-  test('in the dark it comes home straight at its return height', () => {
+  test('in the dark it comes home straight at the height it then has', () => {
     const { mind } = out({ at: '2026-11-26T18:00:00Z', coordinates: fell });
     expect(mind.map(toldInSi)).toEqual([
-      'In the dark its sensors see no way: it comes home straight, at the set return height of 45 m',
+      'In the dark its sensors see no way: it comes home straight, at 60 m',
     ]);
     expect(codes({ at: '2026-11-26T12:00:00Z', coordinates: fell })).toEqual([]);
   });

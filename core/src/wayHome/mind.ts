@@ -1,5 +1,6 @@
 import { hasHouses } from '../air/roughness';
 import { lightAt, sunPosition } from '../air/sun';
+import { heightOfReturn } from '../reserve/returnHome';
 import { type Sentence, sentence } from '../units/sentence';
 import type { Situation } from './situation';
 
@@ -45,11 +46,9 @@ function inTheDark({ request, returnHeightM }: Situation): Sentence<MindCode> | 
   if (!at || !coordinates) return null;
   const light = lightAt(at, coordinates);
   if (light !== 'night' && light !== 'twilight') return null;
-  return sentence(
-    'in-the-dark',
-    'In the dark its sensors see no way: it comes home straight, at the set return height of {returnHeightM}',
-    { returnHeightM },
-  );
+  return sentence('in-the-dark', 'In the dark its sensors see no way: it comes home straight, at {ownM}', {
+    ownM: heightOfReturn(request.aircraft, request.position, returnHeightM),
+  });
 }
 
 function manyRadios({ request }: Situation): Sentence<MindCode> | null {

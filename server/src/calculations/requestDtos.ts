@@ -42,7 +42,7 @@ import {
   WeatherDto,
 } from '../dtos/parts';
 import { TestDto } from '../dtos/records';
-import { Id, InRange, Instant, OneOf, Part, Text } from '../http/fields';
+import { Id, InRange, Instant, NullAsEmpty, OneOf, Part, Text } from '../http/fields';
 
 const optional = { optional: true };
 
@@ -67,7 +67,7 @@ export class FlownPlanDto {
   @InRange(ranges.flight.bearingDeg, optional) bearingDeg?: number | null;
   @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
-  @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix: StyleShareDto[] = [];
+  @NullAsEmpty() @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix: StyleShareDto[] = [];
   @Part(() => FlightLegDto, { most: mostLegs, optional: true }) legs?: FlightLegDto[] | null;
 }
 

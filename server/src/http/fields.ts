@@ -11,7 +11,7 @@ import {
 } from '@acorn-tally/core';
 import { applyDecorators, type Type as Class } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsBoolean,
@@ -171,6 +171,11 @@ export function Part(
       ...(isList && { maxItems: most }),
     }),
   );
+}
+
+/** A list that may be null, which is none. */
+export function NullAsEmpty(): PropertyDecorator {
+  return Transform(({ value }) => value ?? []);
 }
 
 function isObject(value: unknown): boolean {

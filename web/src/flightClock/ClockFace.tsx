@@ -34,7 +34,7 @@ export function ClockFace({ clocks, finish, before }: Props) {
   const [chosenId, choose] = useState<string | null>(null);
   const [entries, setEntries] = useState<Readonly<Record<string, Entry>>>({});
   const chosen = clocks.find(({ id }) => id === chosenId) ?? (clocks[0] as FlightClock);
-  const runnings = clocks.map((clock) => runningOf(clock.events));
+  const runnings = clocks.map((clock) => runningOf(clock.events, clock.plan));
   const running = runnings[clocks.indexOf(chosen)] as Running;
   const isOn = runnings.some(({ beganMs, endedS }) => beganMs !== null && endedS === null);
   const now = useNow(isOn);
@@ -169,6 +169,7 @@ function Ahead({ clock, running, elapsedS }: OnClock) {
   const lastRead = read ? { timeS: read.timeS, charge: read.charge as number } : null;
   const { toGo, next } = aheadInWords(clock, charge, elapsedS, lastRead);
   const odd = oddInWords(clock, running);
+  const note = useClocks((state) => state.note);
   return (
     <>
       <p className={styles.ahead}>
@@ -189,6 +190,11 @@ function Ahead({ clock, running, elapsedS }: OnClock) {
         <p className={styles.odd} role="status">
           {odd}
         </p>
+      )}
+      {running.held?.charge != null && (
+        <ClockKey onPress={() => note([clock.id], { what: 'confirmed', atMs: Date.now() })}>
+          {percent(running.held.charge)} is right
+        </ClockKey>
       )}
     </>
   );

@@ -11,6 +11,8 @@ export type ClockEvent =
   | (At & { readonly what: 'mark'; readonly charge: number | null; readonly cellVoltageV: number | null })
   | (At & { readonly what: 'sign'; readonly kind: SignKind; readonly charge: number | null })
   | (At & { readonly what: 'ended'; readonly charge: number | null })
+  /** The last reading is right, odd as it is. */
+  | (At & { readonly what: 'confirmed' })
   | (At & { readonly what: 'undone' });
 
 /** A reading of a running clock; seconds from the beginning. */
@@ -25,30 +27,70 @@ export interface ClockMark {
 export interface Running {
   readonly beganMs: number | null;
   readonly marks: readonly ClockMark[];
+  /** A reading that goes the wrong way, and counts only once it is confirmed; null where there is none. */
+  readonly held: ClockMark | null;
   readonly endedS: number | null;
   readonly endCharge: number | null;
   /** What would be taken back next; null where there is nothing. */
   readonly last: Standing | null;
 }
 
+/** What is timed, as far as readings are held against it. */
+interface Timed {
+  readonly kind: 'flight' | 'charge';
+  readonly startCharge: number;
+}
+
 /** From what was noted to where it stands; pure. */
-export function runningOf(events: readonly ClockEvent[]): Running {
+export function runningOf(events: readonly ClockEvent[], timed?: Timed): Running {
   const standing = withoutUndone(events);
   const began = standing.find(({ what }) => what === 'began');
   const beganMs = began?.atMs ?? null;
   const sinceS = (atMs: number) => Math.max(0, (atMs - (beganMs ?? atMs)) / 1000);
-  const marks = standing.flatMap((event) => {
-    const mark = markOf(event, sinceS(event.atMs));
-    return mark ? [mark] : [];
-  });
+  const { marks, held } = readings(standing, sinceS, timed);
   const ended = standing.find((event) => event.what === 'ended');
   return {
     beganMs,
-    marks: marks.sort((a, b) => a.timeS - b.timeS),
+    marks: [...marks].sort((a, b) => a.timeS - b.timeS),
+    held,
     endedS: ended ? sinceS(ended.atMs) : null,
     endCharge: ended?.what === 'ended' ? ended.charge : null,
     last: standing[standing.length - 1] ?? null,
   };
+}
+
+/** In a flight no gauge rises, in a charge none falls: a reading that does is most often a slip, and waits until it is confirmed. */
+function readings(
+  standing: readonly Standing[],
+  sinceS: (atMs: number) => number,
+  timed: Timed | undefined,
+): Pick<Running, 'marks' | 'held'> {
+  const marks: ClockMark[] = [];
+  let last = timed?.startCharge ?? null;
+  let held: ClockMark | null = null;
+  for (const event of standing) {
+    if (event.what === 'confirmed') {
+      if (held) marks.push(held);
+      last = held?.charge ?? last;
+      held = null;
+      continue;
+    }
+    const mark = markOf(event, sinceS(event.atMs));
+    if (!mark) continue;
+    if (timed && last !== null && mark.charge !== null && isBack(timed, last, mark.charge)) {
+      held = mark;
+      continue;
+    }
+    marks.push(mark);
+    // A reading that goes on from the last one shows the one between to have been a slip.
+    if (mark.charge !== null) held = null;
+    last = mark.charge ?? last;
+  }
+  return { marks, held };
+}
+
+function isBack({ kind }: Timed, before: number, charge: number): boolean {
+  return kind === 'flight' ? charge > before : charge < before;
 }
 
 /** The mark an event makes at its time; null for a beginning or an end. */

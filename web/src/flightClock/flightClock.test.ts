@@ -83,11 +83,11 @@ test('what is taken back next is what was noted last, also where a moment was he
 test('a word about a reading: beyond the band, or above the one before it', () => {
   const plan = { kind: 'flight', startCharge: 1, stopCharge: 0.2, expected } as TimedFlight;
   const odd = (...events: ClockEvent[]) =>
-    oddInWords({ id: 'one', plan, events }, runningOf([began, ...events]));
+    oddInWords({ id: 'one', plan, events }, runningOf([began, ...events], plan));
   expect(odd(mark(250, 0.75))).toBeNull();
   expect(odd(mark(200, 0.75))).toContain('land earlier');
   expect(odd(mark(300, 0.75))).toContain('later than in nine');
-  expect(odd(mark(250, 0.75), mark(300, 0.9))).toBe('90 % after 75 %: undo it if that was a slip.');
+  expect(odd(mark(250, 0.75), mark(300, 0.9))).toContain('90 % after 75 %: it does not count');
 });
 
 test('a reading has the moment of its first digit, or the one held before; one digit too many begins another', () => {
@@ -205,4 +205,21 @@ test('a clock begun while the kept ones are being read does not vanish', async (
   store.getState().begin(plan);
   await reading;
   expect(store.getState().clocks).toHaveLength(1);
+});
+
+test('a reading that goes the wrong way does not count before it is confirmed, nor in what is expected', () => {
+  const flown = { kind: 'flight', startCharge: 0.98 } as const;
+  const slip = [began, mark(120, 0.79), mark(180, 0.95)];
+  const running = runningOf(slip, flown);
+  expect(running.marks.map(({ charge }) => charge)).toEqual([0.79]);
+  expect(running.held?.charge).toBe(0.95);
+  expect(lastCharge(running, 0.98)).toBe(0.79);
+  const confirmed = runningOf([...slip, { what: 'confirmed', atMs: 0 }], flown);
+  expect(confirmed.marks.map(({ charge }) => charge)).toEqual([0.79, 0.95]);
+  expect(confirmed.held).toBeNull();
+  expect(runningOf([...slip, { what: 'undone', atMs: 0 }], flown).held).toBeNull();
+  // The next reading is held against the last that counts.
+  expect(runningOf([...slip, mark(240, 0.7)], flown).marks.map(({ charge }) => charge)).toEqual([0.79, 0.7]);
+  const charged = { kind: 'charge', startCharge: 0.2 } as const;
+  expect(runningOf([began, mark(60, 0.3), mark(120, 0.25)], charged).held?.charge).toBe(0.25);
 });

@@ -24,6 +24,7 @@ export const signKeys: Readonly<Record<SignInTheAir, string>> = {
 /** What the last thing was that may be taken back: "72 %", "It warns", "touch-down"; the beginning may not. */
 export function lastInWords({ plan }: FlightClock, { last }: Running): string | null {
   if (last === null || last.what === 'began') return null;
+  if (last.what === 'confirmed') return 'that it is right';
   if (last.what === 'ended') return plan.kind === 'flight' ? 'touch-down' : 'the end';
   const mark = markOf(last, 0);
   return mark && markInWords(mark);
@@ -55,14 +56,13 @@ const againstWords: Readonly<Record<Against, string>> = {
   later: 'The last reading came later than in nine flights of ten.',
 };
 
-/** A word about the last reading where it lies outside the band, or above the one before it; null where all is as expected. */
-export function oddInWords({ plan }: FlightClock, { marks }: Running): string | null {
+/** A word about the last reading where it lies outside the band, or waits to be confirmed; null where all is as expected. */
+export function oddInWords({ plan }: FlightClock, { marks, held }: Running): string | null {
   const read = marks.filter((mark): mark is ClockMark & { charge: number } => mark.charge !== null);
   const last = read[read.length - 1];
+  if (held?.charge != null)
+    return `${percent(held.charge)} after ${percent(last?.charge ?? plan.startCharge)}: it does not count before you say that it is right.`;
   if (!last) return null;
-  const before = read[read.length - 2]?.charge ?? plan.startCharge;
-  const isBack = plan.kind === 'flight' ? last.charge > before : last.charge < before;
-  if (isBack) return `${percent(last.charge)} after ${percent(before)}: undo it if that was a slip.`;
   if (!plan.expected || plan.kind === 'charge') return null;
   const against = againstBand(plan.expected, last.timeS, last.charge);
   return against && againstWords[against];

@@ -16,6 +16,7 @@ import { keptBefore } from './imported';
 const running = (change: Partial<Running>): Running => ({
   beganMs: 0,
   marks: [],
+  held: null,
   endedS: 1200,
   endCharge: null,
   last: null,

@@ -289,7 +289,7 @@ function ownEndInWords({ touchdownCharge, forcedLanding }: OwnReturn, write: Wri
   if (!forcedLanding) return 'does not get home';
   const { shortM, heightM } = forcedLanding;
   return shortM < 1
-    ? `lands itself at ${percent(forcedLanding.charge)}, over home, from ${write('distance', heightM)} up`
+    ? `is just home when its forced landing begins at ${percent(forcedLanding.charge)}, ${write('distance', heightM)} up`
     : `lands itself at ${percent(forcedLanding.charge)}, ${write('distance', shortM)} short of home`;
 }
 
@@ -298,7 +298,8 @@ function titleOf(
   band: ReturnBand | null,
   turnBackCharge: number | null,
 ): string {
-  if (forcedLanding) return 'It lands itself on the way';
+  if (forcedLanding)
+    return forcedLanding.shortM < 1 ? 'It comes down by itself over home' : 'It lands itself on the way';
   if (notHome) return 'It does not come home from there';
   if (!band) return 'Turn back …';
   if (turnBackCharge === null) return 'Do not plan to go there';
