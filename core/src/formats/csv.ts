@@ -14,6 +14,10 @@ export interface CsvRow {
   readonly line: number;
   /** The text under a heading, trimmed; empty where there is none. Headings are compared in small letters. */
   text(heading: string): string;
+  /** The unit of numbers under a heading that name none; null for the quantity's own. */
+  unitOf?(heading: string, quantity: Quantity): string | null;
+  /** How the file itself heads that column. */
+  named?(heading: string): string;
 }
 
 export interface CsvTable {
@@ -65,7 +69,9 @@ export class CellReader {
   quantity(heading: string, quantity: Quantity): number | null {
     const text = this.row.text(heading);
     if (text === '') return null;
-    const read = readTyped(quantity, text);
+    const unit = /[\d.,]$/.test(text) ? (this.row.unitOf?.(heading, quantity) ?? null) : null;
+    // A clock such as 5:20 has its own.
+    const read = readTyped(quantity, unit === null || text.includes(':') ? text : `${text} ${unit}`);
     if ('value' in read) return read.value;
     this.wrong(heading, read.message);
     return null;
@@ -110,6 +116,6 @@ export class CellReader {
   }
 
   wrong(heading: string, message: string): void {
-    this.problems.push({ line: this.row.line, column: heading, message });
+    this.problems.push({ line: this.row.line, column: this.row.named?.(heading) ?? heading, message });
   }
 }

@@ -75,3 +75,14 @@ describe('times without an offset are the place’s', () => {
     ).toEqual(['2026-11-25T22:00', '2026-11-25T23:00', '2026-11-26T01:00']);
   });
 });
+
+// NIST SP 811, app. B: 36 km/h are 10 m/s, 50 °F are 10 °C.
+test('gusts under a heading that names their unit are read in it, and so is all else', () => {
+  const file = 'Time,Temp (°F),Wind km/h,Gusts km/h,Direction\n2026-11-26 10:00,50,18,36,240\n';
+  const read = readHourlyCsv(file, 'UTC');
+  if (!read.ok) throw new Error(read.refusal.code);
+  const [hour] = read.value.hours;
+  expect(hour?.airTemperatureC).toBeCloseTo(10, 9);
+  expect([hour?.wind.speedMps, hour?.wind.gustMps]).toEqual([expect.closeTo(5, 9), expect.closeTo(10, 9)]);
+  expect(read.value.problems).toEqual([]);
+});

@@ -2,8 +2,10 @@ import { conditionsRanges, forecastHeightM, windRanges } from '../air/conditions
 import { type HourlyWeather, mostHours } from '../air/hours';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import type { ChosenUnits } from '../units/units';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
+import { headed } from './headings';
 
 /** The columns of hourly weather: the heading we write, its bare name, and the ways others head the same. */
 const columns = {
@@ -12,7 +14,7 @@ const columns = {
   humidity: ['humidity %', 'humidity', 'rh'],
   qnh: ['qnh hpa', 'qnh', 'pressure', 'pressure hpa'],
   wind: ['wind m/s', 'wind', 'wind speed'],
-  gust: ['gust m/s', 'gust', 'gusts', 'wind gust'],
+  gust: ['gust m/s', 'gust', 'gusts', 'wind gust', 'wind gusts', 'gust speed'],
   from: ['from °', 'from', 'direction', 'wind direction', 'wind from'],
   readAt: ['read at m', 'read at', 'height'],
 } as const;
@@ -25,14 +27,14 @@ export interface HourlyRows {
 }
 
 /**
- * Hourly weather from CSV: time, temperature, wind and direction at least, in SI or with the unit after the number; times
+ * Hourly weather from CSV: time, temperature, wind and direction at least, in the unit a heading or a cell names, else in the reader's own; times
  * without an offset are the zone's.
  * A wrong row is told by line and column and left out; refused when a needed column or every row is missing.
  */
-export function readHourlyCsv(file: string, timeZone: string): Outcome<HourlyRows> {
+export function readHourlyCsv(file: string, timeZone: string, units?: ChosenUnits): Outcome<HourlyRows> {
   if (file.length > longestFile) return fileTooLong(file);
-  const { headings, rows } = readCsv(file);
-  const heading = (column: Column) => columns[column].find((name) => headings.includes(name)) ?? '';
+  const { rows, has, ignored } = headed(readCsv(file), Object.values(columns), units);
+  const heading = (column: Column) => (has(columns[column][0]) ? columns[column][0] : '');
   const missing = needed.filter((column) => heading(column) === '');
   if (missing.length > 0) {
     return refuse('columns-missing', 'The first line must name the columns; missing: {names}.', {
@@ -60,7 +62,10 @@ export function readHourlyCsv(file: string, timeZone: string): Outcome<HourlyRow
       message: first.message,
     });
   }
-  return success({ hours: [...hours].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)), problems });
+  return success({
+    hours: [...hours].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+    problems: [...ignored, ...problems],
+  });
 }
 
 function hourOf(cells: CellReader, heading: (column: Column) => string): HourlyWeather | null {

@@ -5,6 +5,7 @@ import { nameProblem, textProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
+import { headed } from './headings';
 
 /** One battery as a line of the kit's file; the aircraft by its name. */
 export interface KitLine {
@@ -74,8 +75,11 @@ export function writeKitCsv(lines: readonly Omit<KitLine, 'line'>[]): string {
 /** Reads such a file; a wrong line is told by its number and column and left out. `aircraft` is taken where the cell is empty. */
 export function readKitCsv(file: string, aircraft: string, timeZone: string): Outcome<KitRows> {
   if (file.length > longestFile) return fileTooLong(file);
-  const table = readCsv(file);
-  const missing = needed.filter((heading) => !table.headings.includes(heading));
+  const table = headed(
+    readCsv(file),
+    headings.map((heading) => [heading] as const),
+  );
+  const missing = needed.filter((heading) => !table.has(heading));
   if (missing.length > 0) {
     return refuse('columns-missing', 'The first line must name the columns; missing: {names}.', {
       names: missing.join(', '),
@@ -97,7 +101,7 @@ export function readKitCsv(file: string, aircraft: string, timeZone: string): Ou
     problems.push(...cells.problems);
     return cells.problems.length === 0 ? [line] : [];
   });
-  return success({ lines, problems });
+  return success({ lines, problems: [...table.ignored, ...problems] });
 }
 
 function packOfRow(cells: CellReader): Battery {

@@ -1,5 +1,6 @@
 import { answered } from '../../fixtures/answered';
 import type { Shot } from '../swapPlan/shot';
+import { imperialUnits, metricUnits } from '../units/units';
 import { writePointsGpx } from './planFiles';
 import { isPoints, readShotPoints } from './shotPoints';
 import { readShotsCsv, writeShotsCsv } from './shotsCsv';
@@ -81,4 +82,27 @@ test('what holds no points is refused in words, and XML with entities of its own
     '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx/>',
   ])
     expect(readShotPoints(text, fell, () => 'new')).toMatchObject({ ok: false });
+});
+
+test('columns are found by their words and units: the help’s own, with brackets, in other units, in the reader’s', () => {
+  const read = (text: string, units = metricUnits) => answered(readShotsCsv(text, 'UTC', () => 'new', units));
+  const plain = read('Name,Minutes,Distance,Bearing,Height\nGate,4,260,75,18\n').shots[0];
+  expect([plain?.distanceM, plain?.bearingDeg, plain?.heightM]).toEqual([260, 75, 18]);
+  const inFeet = read('Name;Duration (min);Distance [ft];Height_ft\nGate;4;1000;100\n').shots[0];
+  expect(inFeet?.distanceM).toBeCloseTo(304.8, 9);
+  expect(inFeet?.heightM).toBeCloseTo(30.48, 9);
+  const own = read('Name,Minutes,Distance,Height\nGate,4,1000,30 m\n', imperialUnits).shots[0];
+  expect(own?.distanceM).toBeCloseTo(304.8, 9);
+  expect(own?.heightM).toBeCloseTo(30, 9);
+});
+
+test('a column that nothing is read from is told, and asked about where it looks like one that is', () => {
+  const { shots, problems } = answered(
+    readShotsCsv('name,minutes,distances,colour\nGate,4,260,red\n', 'UTC', () => 'new'),
+  );
+  expect(shots).toHaveLength(1);
+  expect(problems.map(({ message }) => message)).toEqual([
+    '“distances” is not read. Is it “distance m”? Then head it so.',
+    '“colour” is not read.',
+  ]);
 });

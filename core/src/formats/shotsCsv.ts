@@ -2,8 +2,10 @@ import { type Style, styles } from '../aircraft/aircraft';
 import { lightWishes, mostShots, type Shot, shotNeeds, shotRanges } from '../swapPlan/shot';
 import { nameProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
+import type { ChosenUnits } from '../units/units';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
+import { type ColumnNames, headed } from './headings';
 
 export interface ShotRows {
   readonly shots: readonly Shot[];
@@ -24,6 +26,21 @@ const headings = [
   'not before',
   'over by',
 ] as const;
+/** And how others head the same. */
+const columns: readonly ColumnNames[] = [
+  ['name', 'shot', 'title'],
+  ['minutes', 'duration', 'length', 'time'],
+  ['style', 'mode'],
+  ['distance m', 'distance out', 'out'],
+  ['bearing °', 'direction', 'azimuth'],
+  ['height m', 'altitude', 'alt'],
+  ['takes'],
+  ['set-up min', 'setup', 'set up'],
+  ['need', 'priority'],
+  ['light'],
+  ['not before', 'earliest'],
+  ['over by', 'latest'],
+];
 const needed = ['name', 'minutes'];
 
 const usually = { style: 'slow' as Style, distanceM: 100, bearingDeg: 0, heightM: 30 };
@@ -50,10 +67,15 @@ export function writeShotsCsv(shots: readonly Shot[]): string {
 }
 
 /** Reads such rows, from a file or pasted; a wrong line is told by its number and column and left out. */
-export function readShotsCsv(text: string, timeZone: string, newId: () => string): Outcome<ShotRows> {
+export function readShotsCsv(
+  text: string,
+  timeZone: string,
+  newId: () => string,
+  units?: ChosenUnits,
+): Outcome<ShotRows> {
   if (text.length > longestFile) return fileTooLong(text);
-  const table = readCsv(text);
-  const missing = needed.filter((heading) => !table.headings.includes(heading));
+  const table = headed(readCsv(text), columns, units);
+  const missing = needed.filter((heading) => !table.has(heading));
   if (missing.length > 0)
     return refuse('columns-missing', 'The first line must name the columns; missing: {names}.', {
       names: missing.join(', '),
@@ -86,7 +108,7 @@ export function readShotsCsv(text: string, timeZone: string, newId: () => string
     problems.push(...cells.problems);
     return cells.problems.length === 0 ? [shot] : [];
   });
-  return success({ shots, problems });
+  return success({ shots, problems: [...table.ignored, ...problems] });
 }
 
 /** "5:20". */

@@ -166,3 +166,13 @@ export function fixed(value: number, places: number): string {
   const text = value.toFixed(places);
   return (Number(text) === 0 ? (0).toFixed(places) : text).replace('-', '−');
 }
+
+/** Whether a word is a unit of some dimension. */
+export function isUnitWord(word: string): boolean {
+  const written = word.toLowerCase();
+  if (singleUnitWords.includes(written)) return true;
+  return Object.values(dimensions as Record<string, readonly Unit[]>).some((units) =>
+    units.some(({ name, also }) => name.toLowerCase() === written || also?.includes(written)),
+  );
+}
+const singleUnitWords = ['%', '°', 'deg', 'degrees', 'v', 'w'];

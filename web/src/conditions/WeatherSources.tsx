@@ -53,6 +53,7 @@ export function WeatherSources({ conditions, onAsk }: Props) {
   const { busy, run } = useBusy();
   const { hours, hoursFrom, site, weather, at } = conditions;
   const coordinates = site?.coordinates ?? null;
+  const { units } = useWriter();
 
   const takeReport = (reading: MetarReading) => {
     const weatherFrom = { name: reading.station, practice: reading.station === practiceStation };
@@ -67,7 +68,7 @@ export function WeatherSources({ conditions, onAsk }: Props) {
     setMadeUp(null);
   };
   const openFile = async (chosen: Blob & { readonly name: string }) => {
-    setFile({ name: chosen.name, outcome: readHourlyCsv(await chosen.text(), clock.timeZone) });
+    setFile({ name: chosen.name, outcome: readHourlyCsv(await chosen.text(), clock.timeZone, units) });
     setMadeUp(null);
   };
   const askStation = () =>

@@ -6,6 +6,7 @@ import { Warning } from '../parts/Warning';
 import { useRecords } from '../records/records';
 import { clockAt } from '../state/clock';
 import { useConditionsOf } from '../state/current';
+import { useWriter } from '../state/units';
 import styles from './PasteShots.module.css';
 import { counted } from './planWords';
 
@@ -21,13 +22,14 @@ export default function PasteShots({ shoot, text, onType, opened, onClose }: Pro
   const clock = clockAt(conditions);
   const edit = useRecords((state) => state.edit);
   const home = conditions?.site.coordinates ?? null;
+  const { units } = useWriter();
   const newId = () => crypto.randomUUID();
   const read =
     text.trim() === ''
       ? null
       : isPoints(text) && home
         ? readShotPoints(text, home, newId)
-        : readShotsCsv(text, clock.timeZone, newId);
+        : readShotsCsv(text, clock.timeZone, newId, units);
   const problems = read?.ok ? read.value.problems : [];
   const count = read?.ok ? read.value.shots.length : 0;
   const take = () => {
@@ -41,7 +43,7 @@ export default function PasteShots({ shoot, text, onType, opened, onClose }: Pro
     <SidePanel opened={opened} onClose={onClose} title="Paste shots" size={560}>
       <Textarea
         label="Rows with their headings, or points"
-        description={`From a spreadsheet: name and minutes are needed; style, distance, bearing, height, takes and need are read where they are there.${home ? ' From a map: points as GPX or GeoJSON.' : ''}`}
+        description={`From a spreadsheet: name and minutes are needed; style, distance, bearing, height, takes and need are read where they are there, in the units their headings name, else in yours.${home ? ' From a map: points as GPX or GeoJSON.' : ''}`}
         autosize
         minRows={6}
         maxRows={14}
