@@ -82,6 +82,7 @@ export * from './formats/geoJson';
 export * from './formats/hourlyCsv';
 export * from './formats/kitCsv';
 export * from './formats/metar';
+export { metarMinds } from './formats/metarWeather';
 export * from './formats/planFiles';
 export * from './formats/shotPoints';
 export * from './formats/shotsCsv';

@@ -22,6 +22,8 @@ export interface CsvRow {
 
 export interface CsvTable {
   readonly headings: readonly string[];
+  /** As the file writes them. */
+  readonly written: readonly string[];
   readonly rows: readonly CsvRow[];
 }
 
@@ -29,7 +31,8 @@ export interface CsvTable {
 export function readCsv(file: string): CsvTable {
   const { data } = Papa.parse<string[]>(file.replace(/^\uFEFF/, '').trimEnd(), { skipEmptyLines: false });
   const [head = [], ...body] = data;
-  const headings = head.map((heading) => heading.trim().toLowerCase());
+  const written = head.map((heading) => heading.trim());
+  const headings = written.map((heading) => heading.toLowerCase());
   const rows = body
     .map((cells, i) => ({
       line: i + 2,
@@ -37,7 +40,7 @@ export function readCsv(file: string): CsvTable {
       text: (heading: string) => asTyped(cells[headings.indexOf(heading.toLowerCase())]?.trim() ?? ''),
     }))
     .filter(({ empty }) => !empty);
-  return { headings, rows };
+  return { headings, written, rows };
 }
 
 /** A table program takes a text that begins so for a formula (OWASP, CSV injection): it is written with an apostrophe before. */

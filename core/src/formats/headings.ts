@@ -43,7 +43,7 @@ export function headed(
     const at = found.get(heading.toLowerCase());
     return at === undefined ? '' : row.text(table.headings[at] ?? '');
   };
-  const named = (heading: string) => table.headings[found.get(heading.toLowerCase()) ?? -1] ?? heading;
+  const named = (heading: string) => table.written[found.get(heading.toLowerCase()) ?? -1] ?? heading;
   return {
     rows: table.rows.map((row) => ({
       line: row.line,

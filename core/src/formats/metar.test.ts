@@ -3,6 +3,7 @@ import { answered, refusal } from '../../fixtures/answered';
 import { holds } from '../../fixtures/seeds';
 import { toldInSi } from '../units/sentence';
 import { metarInWords, readMetar, weatherFromMetar } from './metar';
+import { metarMinds } from './metarWeather';
 
 /** Reports of our own making in the form of FM 15 (WMO Manual on Codes 306); XX and ZZ are nobody's letters. */
 const read = (text: string) => answered(readMetar(text));
@@ -256,4 +257,34 @@ test('the report goes into the weather with its wind at 10 m; what it lacks stay
   const { says, lacks } = metarInWords(reading);
   expect(says.map(toldInSi)).toEqual(['wind 1.5 m/s from all sides, at 10 m', 'air 9 °C']);
   expect(lacks.map(({ code }) => code)).toEqual(['direction', 'gust', 'dew-point', 'pressure']);
+});
+
+// Codes: WMO Manual on Codes 306, table 4678.
+test('what is not reckoned with is told: thunderstorm, freezing fog, what is foreseen, age', () => {
+  const nowMs = Date.parse('2026-12-01T10:00:00Z');
+  const minds = (text: string) => {
+    const read = readMetar(text, nowMs);
+    if (!read.ok) throw new Error(toldInSi(read.refusal));
+    return metarMinds(read.value.aside, nowMs).map(toldInSi);
+  };
+  const storm = minds('XXHF 010950Z 24008KT 9999 +TSRA FEW020CB 09/08 Q1008 TEMPO 25030G50KT 1500 SHRA');
+  expect(storm).toEqual([
+    'There is heavy thunderstorm, rain',
+    'Towering clouds are about (FEW020CB): gusts come with them',
+    'What it foresees is not reckoned with: up to 25.7 m/s of wind, “TEMPO 25030G50KT 1500 SHRA”',
+  ]);
+  expect(minds('XXHF 010950Z 24008KT 0400 FZFG M01/M01 Q1008')).toEqual([
+    'There is freezing fog',
+    'One sees no farther than 400 m',
+  ]);
+  // November has no 31st: it was October's.
+  expect(minds('XXHF 310950Z 24008KT 9999 09/08 Q1008')[0]).toMatch(/^It is 31(\.0)? days old$/);
+  expect(minds('XXHF 010950Z 24008KT 9999 09/08 Q1008 NOSIG')).toEqual([]);
+});
+
+test('of reports divided by = the one issued last is read', () => {
+  const text = 'METAR XXHF 010820Z 24008KT 9999 05/03 Q1008=\nMETAR XXHF 010850Z 25012KT 9999 06/03 Q1009=';
+  const read = readMetar(text, Date.parse('2026-12-01T10:00:00Z'));
+  expect(read.ok && read.value.qnhHpa).toBe(1009);
+  expect(read.ok && read.value.aside.reports).toBe(2);
 });

@@ -4,6 +4,7 @@ import { type Outcome, refuse, success } from '../units/outcome';
 import { outOfRange } from '../units/outOfRange';
 import { type Sentence, sentence } from '../units/sentence';
 import { type MetarGroup, metarGroups } from './metarGroups';
+import { issuedMs, type MetarAside } from './metarWeather';
 
 /**
  * What an aerodrome report says of the weather, in SI; null where it is silent. Wind is measured at 10 m there and is a
@@ -20,6 +21,8 @@ export interface MetarReading {
   readonly airTemperatureC: number | null;
   readonly relativeHumidity: number | null;
   readonly qnhHpa: number | null;
+  /** What no figure is made of, to be told. */
+  readonly aside: MetarAside;
 }
 
 const mpsPer: Readonly<Record<string, number>> = { KT: 1852 / 3600, MPS: 1 };
@@ -28,17 +31,22 @@ const hpaPerInchOfMercury = 33.8639;
 const longestReport = 2000;
 
 /**
- * Reads the text of a METAR or SPECI, each group by its own grammar and in its place. A group that is wrong, unknown or out of
- * place is refused by name, since a report read by half misleads; what is missing is null. The trend and remarks
- * behind the report proper are left alone.
+ * Reads the text of a METAR or SPECI, of several that are divided by "=" the one issued last, each group by its own grammar and in its place. A group that is wrong, unknown or out of
+ * place is refused by name, since a report read by half misleads; what is missing is null. Of the
+ * trend and remarks behind the report proper nothing is reckoned.
  */
-export function readMetar(text: string): Outcome<MetarReading> {
+export function readMetar(text: string, nowMs = Date.now()): Outcome<MetarReading> {
   if (text.length > longestReport) {
     return refuse('metar-too-long', 'A report has some hundred characters; this text has {lengthCount}.', {
       lengthCount: text.length,
     });
   }
-  const report = text.trim().toUpperCase().replace(/=$/, '').replace(/\s+/g, ' ');
+  const reports = text
+    .toUpperCase()
+    .split('=')
+    .map((one) => one.replace(/\s+/g, ' ').trim())
+    .filter((one) => one !== '');
+  const report = latestOf(reports, nowMs);
   if (report === '')
     return refuse('metar-empty', 'Paste the report: METAR, the place, the time, then the weather.');
   const heading = /^(?:(?:METAR|SPECI) )?(?:COR )?([A-Z][A-Z0-9]{3}) (\d{6}Z)(?= |$)(.*)$/.exec(report);
@@ -54,7 +62,36 @@ export function readMetar(text: string): Outcome<MetarReading> {
     return wrongGroup('time', time, 'a day, an hour and a minute that there are, as in 260820Z');
   }
   const found = groupsOf(body);
-  return found.ok ? readingOf(station, found.value) : found;
+  if (!found.ok) return found;
+  return readingOf(station, found.value, {
+    ...trendOf(body),
+    issued: issuedIn(time),
+    reports: reports.length,
+  });
+}
+
+function issuedIn(time: string): MetarAside['issued'] {
+  const part = (at: number) => Number(time.slice(at, at + 2));
+  return { day: part(0), hour: part(2), minute: part(4) };
+}
+
+/** The report that was issued last; the first where none says when. */
+function latestOf(reports: readonly string[], nowMs: number): string {
+  const issuedAt = (report: string) => {
+    const time = /(?:^| )(\d{6})Z(?= |$)/.exec(report)?.[1];
+    return time ? issuedMs({ issued: issuedIn(time) }, nowMs) : Number.NEGATIVE_INFINITY;
+  };
+  return reports.reduce((last, one) => (last === '' || issuedAt(one) > issuedAt(last) ? one : last), '');
+}
+
+/** What is foreseen, as it is written, and the strongest wind in it. */
+function trendOf(body: string): Pick<MetarAside, 'trend' | 'trendWindMps'> {
+  const [, trend = null] = / ((?:TEMPO|BECMG) .*?)(?= RMK|$)/.exec(` ${body.trim()}`) ?? [];
+  const winds = [...(trend ?? '').matchAll(/(?:\d{3}|VRB)P?(\d{2,3})(?:GP?(\d{2,3}))?(KT|MPS)(?= |$)/g)];
+  const speeds = winds.map(([, speed, gust, unit = '']) =>
+    rounded(Number(gust ?? speed) * (mpsPer[unit] ?? Number.NaN)),
+  );
+  return { trend, trendWindMps: speeds.length > 0 ? Math.max(...speeds) : null };
 }
 
 interface Found {
@@ -120,7 +157,11 @@ function asWritten(token: string): string {
   return token.replace(/_/g, ' ').slice(0, 40);
 }
 
-function readingOf(station: string, found: readonly Found[]): Outcome<MetarReading> {
+function readingOf(
+  station: string,
+  found: readonly Found[],
+  told: Pick<MetarAside, 'trend' | 'trendWindMps' | 'issued' | 'reports'>,
+): Outcome<MetarReading> {
   const named = (name: string) => found.filter(({ group }) => group.name === name);
   const [windGroup] = named('wind');
   const turning = named('variable wind').find(({ parts }) => isBeyond(parts.least) || isBeyond(parts.most));
@@ -146,9 +187,27 @@ function readingOf(station: string, found: readonly Found[]): Outcome<MetarReadi
     airTemperatureC,
     relativeHumidity: humidity(airTemperatureC, dewPointC),
     qnhHpa: pressures.map(({ parts }) => pressureOf(parts)).find((hpa) => hpa !== null) ?? null,
+    aside: {
+      ...told,
+      weather: named('weather').flatMap(({ token }) => (token === '//' ? [] : [token])),
+      towering: named('cloud').flatMap(({ token }) => (/(?:CB|TCU)$/.test(token) ? [token] : [])),
+      visibilityM:
+        named('visibility')
+          .map(({ token }) => visibilityOf(token))
+          .find((m) => m !== null) ?? null,
+    },
   };
   const problem = rangeProblem(reading);
   return problem ? refuse('metar-value', '{problem}', { problem }) : success(reading);
+}
+
+/** Metres as they are written; miles and kilometres in metres. */
+function visibilityOf(token: string): number | null {
+  if (/^\d{4}/.test(token)) return Number(token.slice(0, 4));
+  const far = /^(?:P|M)?(?:([1-9])_)?(\d{1,2})(?:\/(\d{1,2}))?(SM|KM)$/.exec(token);
+  if (!far) return null;
+  const [, whole = '0', part = '0', of = '1', unit] = far;
+  return Math.round((Number(whole) + Number(part) / Number(of)) * (unit === 'SM' ? 1609.344 : 1000));
 }
 
 const isBeyond = (degrees: string | undefined) => Number(degrees) > 360;

@@ -1,9 +1,10 @@
-import { forecastHeightM, type MetarReading, metarInWords, readMetar } from '@acorn-tally/core';
+import { forecastHeightM, type MetarReading, metarInWords, metarMinds, readMetar } from '@acorn-tally/core';
 import { Textarea } from '@mantine/core';
 import { useId } from 'react';
 import { Say } from '../fields/Say';
 import { Guard } from '../parts/Guard';
 import { LinkButton } from '../parts/LinkButton';
+import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
 import { useWriter } from '../state/units';
 import styles from './Told.module.css';
@@ -74,11 +75,21 @@ function Answer({ id, text, onUse }: AnswerProps) {
 function Said({ reading }: { readonly reading: MetarReading }) {
   const { say } = useWriter();
   const { says, lacks } = metarInWords(reading);
+  const minds = metarMinds(reading.aside, Date.now());
   return (
     <>
       <p>
         <b>{reading.station}</b>: {says.map(say).join(', ')}.
       </p>
+      {minds.length > 0 && (
+        <ul aria-label="Not reckoned with">
+          {minds.map((mind) => (
+            <li key={mind.code}>
+              <Warning>{say(mind)}.</Warning>
+            </li>
+          ))}
+        </ul>
+      )}
       {lacks.length > 0 && (
         <>
           <p>It does not give</p>
