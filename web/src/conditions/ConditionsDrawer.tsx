@@ -26,8 +26,9 @@ import { TextField } from '../fields/TextField';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
 import { useRecords } from '../records/records';
 import { atAnotherHour } from '../state/atTheHour';
-import { browserTimeZone, clockAt, sameClockTime } from '../state/clock';
+import { browserTimeZone, clockAt } from '../state/clock';
 import { useConditions } from '../state/current';
+import { movedClocks } from '../state/movedClocks';
 import { useWriter } from '../state/units';
 import styles from './ConditionsDrawer.module.css';
 import { DayStrip } from './DayStrip';
@@ -157,31 +158,15 @@ function PlaceFields({ conditions }: FormProps) {
 const timeZones = zonesToChoose();
 
 /** Another place or zone: what its clocks showed they go on showing, on its days and where their shoots begin. */
-function useMoving(conditions: DayAtPlace) {
-  const { editEach, shoots, days } = useRecords();
-  const { site, placeId } = conditions;
+function useMoving({ placeId }: DayAtPlace) {
+  const { editEach, shoots, days, places } = useRecords();
   return (part: Pick<PlaceContent, 'coordinates' | 'timeZone'>, label: string) => {
-    const next = { ...site, ...part };
-    if (next.coordinates) rememberZone(next.coordinates, timeZoneAt(next.coordinates));
-    const [from, to] = [clockAt(conditions), clockAt({ site: next })];
-    const here = from.timeZone === to.timeZone ? [] : days.filter((day) => day.placeId === placeId);
-    const begun = shoots.filter(({ dayId }) => here.some(({ id }) => id === dayId));
-    editEach(
-      [
-        { kind: 'places', id: placeId, content: part },
-        ...here.map(({ id, at }) => ({
-          kind: 'days' as const,
-          id,
-          content: { at: sameClockTime(at, from, to) },
-        })),
-        ...begun.map(({ id, startsAt }) => ({
-          kind: 'shoots' as const,
-          id,
-          content: { startsAt: sameClockTime(startsAt, from, to) },
-        })),
-      ],
-      label,
-    );
+    const from = places.find(({ id }) => id === placeId);
+    if (!from) return;
+    if (part.coordinates) rememberZone(part.coordinates, timeZoneAt(part.coordinates));
+    const here = days.filter((day) => day.placeId === placeId);
+    const moved = movedClocks(here, shoots, from, { ...from, ...part });
+    editEach([{ kind: 'places', id: placeId, content: part }, ...moved], label);
   };
 }
 

@@ -26,6 +26,7 @@ import { useBusy } from '../parts/useBusy';
 import { Warning } from '../parts/Warning';
 import { Wrong } from '../parts/Wrong';
 import { useRecords } from '../records/records';
+import { atAnotherHour } from '../state/atTheHour';
 import { clockAt, useClock } from '../state/clock';
 import { useDraft } from '../state/drafts';
 import { useWriter } from '../state/units';
@@ -63,7 +64,9 @@ export function WeatherSources({ conditions, onAsk }: Props) {
     onAsk(askedAfter(reading));
   };
   const takeHours = (rows: readonly HourlyWeather[] | null, from: WeatherSource | null) => {
-    edit('days', conditions.id, { hours: rows, hoursFrom: from }, 'the hourly rows');
+    // The weather at the hour that is shown is theirs at once.
+    const now = rows ? atAnotherHour({ ...conditions, hours: rows, hoursFrom: from }, at) : {};
+    edit('days', conditions.id, { ...now, hours: rows, hoursFrom: from }, 'the hourly rows');
     setFile(null);
     setMadeUp(null);
   };
@@ -143,11 +146,16 @@ function FileRead({ file, onUse }: FileReadProps) {
         {name}: <Say sentence={outcome.refusal} />
       </Wrong>
     );
-  const { hours, problems } = outcome.value;
+  const { hours } = outcome.value;
+  const ignored = outcome.value.problems.filter(({ column }) => column === null);
+  const problems = outcome.value.problems.filter(({ column }) => column !== null);
   return (
     <div className={styles.told} role="status">
       <b>{name}</b>: <HoursInWords hours={hours} />{' '}
       <LinkButton onClick={() => onUse(hours)}>Use these hours</LinkButton>
+      {ignored.map(({ message }) => (
+        <Note key={message}>{message}</Note>
+      ))}
       {problems.length > 0 && (
         <>
           <Warning>

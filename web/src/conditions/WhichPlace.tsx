@@ -6,11 +6,17 @@ import { useRemoval } from '../parts/useRemoval';
 import { edited, making } from '../records/changes';
 import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { movedClocks } from '../state/movedClocks';
 import styles from './WhichDay.module.css';
 
 /** At which place the day is; another begins with the ground of this one. */
 export function WhichPlace({ conditions }: { readonly conditions: DayAtPlace }) {
-  const { places, edit, fresh, doAll } = useRecords();
+  const { places, days, shoots, editEach, fresh, doAll } = useRecords();
+  const moveTo = (next: string) => {
+    const [from, to] = [placeId, next].map((id) => places.find((one) => one.id === id));
+    const day = days.filter(({ id }) => id === dayId);
+    if (from && to) editEach(movedClocks(day, shoots, from, to), 'where the day is', { apart: true });
+  };
   const remove = useRemoval();
   const { id: dayId, placeId, place: name, weather } = conditions;
   const another = () => {
@@ -26,7 +32,7 @@ export function WhichPlace({ conditions }: { readonly conditions: DayAtPlace }) 
           label="This day is at"
           value={placeId}
           options={places.map((one) => ({ value: one.id, label: one.name }))}
-          onChange={(next) => edit('days', dayId, { placeId: next }, 'where the day is', { apart: true })}
+          onChange={moveTo}
         />
       )}
       <LinkButton onClick={another}>

@@ -3,11 +3,14 @@ import { rememberZone } from '../api/zones';
 import { fell } from '../testing/jay';
 import { atAnotherHour } from './atTheHour';
 import { browserTimeZone, clockAt, clockOf, sameClockTime } from './clock';
+import { movedClocks } from './movedClocks';
 
 const sydney = clockOf('Australia/Sydney', 'Europe/London');
 const fellClock = clockOf('Europe/London', 'Europe/London');
 
 // Offsets of the IANA time zone database: Sydney +11 in November and +10 in July, London 0 and +1, Kathmandu +5:45.
+const kept = (id: string) => ({ id, createdAt: '', updatedAt: '', version: 1 });
+
 test('a time of day is the place’s: read, shown and written with the place’s offset', () => {
   expect(sydney.field('2026-11-25T20:00:00Z')).toBe('2026-11-26T07:00');
   expect(sydney.read('2026-11-26T07:00')).toBe('2026-11-26T07:00:00+11:00');
@@ -56,4 +59,36 @@ test('the weather of another hour is that hour’s, also where the rows are writ
   // 20:00 in Sydney is 09:00 UTC: an hour after the first row, though its text sorts far behind.
   expect(atAnotherHour(conditions, '2026-11-26T09:00:00Z').weather?.airTemperatureC).toBeCloseTo(9, 9);
   expect(atAnotherHour(conditions, '2026-11-26T08:30:00Z').weather?.airTemperatureC).toBeCloseTo(5, 9);
+});
+
+test('under the clocks of another zone a day, its weather and every time of its shoots go on showing the same', () => {
+  const place = { ...kept('fell'), name: 'Fell', elevationM: 620, timeZone: 'Europe/London' };
+  const wind = { speedMps: 2, gustMps: null, fromDeg: 240, readingHeightM: 10 };
+  const hour = (at: string, airTemperatureC: number) => ({ at, airTemperatureC, wind });
+  const day = {
+    ...kept('day'),
+    placeId: 'fell',
+    at: '2026-11-26T09:00:00+00:00',
+    weather: { airTemperatureC: 5, wind },
+    hours: [hour('2026-11-26T08:00:00Z', 1), hour('2026-11-26T09:00:00Z', 5)],
+  };
+  const shot = { id: 'a', earliestAt: '2026-11-26T10:00:00+00:00', latestAt: null };
+  const shoot = {
+    ...kept('shoot'),
+    dayId: 'day',
+    startsAt: day.at,
+    endsAt: '2026-11-26T12:00:00+00:00',
+    shots: [shot],
+  };
+  // Paris is an hour ahead of London in winter (IANA time zone database).
+  const [moved, planned] = movedClocks([day as never], [shoot as never], place, {
+    ...place,
+    timeZone: 'Europe/Paris',
+  });
+  expect(moved?.content).toMatchObject({ at: '2026-11-26T09:00:00+01:00', weather: { airTemperatureC: 1 } });
+  expect(planned?.content).toMatchObject({
+    startsAt: '2026-11-26T09:00:00+01:00',
+    endsAt: '2026-11-26T12:00:00+01:00',
+    shots: [{ earliestAt: '2026-11-26T10:00:00+01:00', latestAt: null }],
+  });
 });
