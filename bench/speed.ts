@@ -230,3 +230,20 @@ for (const [name, make] of Object.entries(heavyPlans)) {
     'reported',
   );
 }
+
+{
+  const many = synthetic(
+    Array.from({ length: 200 }, () => inTwenty(jayFlown.fly(['hover', 'slow', 'fast']))),
+  );
+  const own = many.batteries[0] as (typeof many.batteries)[number];
+  const batteries = Array.from({ length: 100 }, (_, i) => ({ ...own, id: `pack-${i}` }));
+  const flights = many.flights.map((flight, i) => ({ ...flight, batteryId: `pack-${i % 100}` }));
+  const before = process.hrtime.bigint();
+  fitOf({ ...many, batteries, flights });
+  const tookNs = Number(process.hrtime.bigint() - before);
+  row(
+    'fit of 200 flights with 100 packs, in estimates with their band',
+    `${(tookNs / cost.full).toFixed(0)} ×`,
+    'reported',
+  );
+}

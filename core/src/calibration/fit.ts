@@ -12,7 +12,15 @@ import { type NoiseLaw, usualNoise } from './flightNoise';
 import type { FitPosterior } from './knowledge';
 import { modelVersion } from './modelVersion';
 import { type NextTest, nextTests, type PlannedFlight } from './nextTests';
-import { foretold, learnedFrom, type Posterior, posteriorOf, varianceAlong, without } from './posterior';
+import {
+  foretold,
+  learnedFrom,
+  type Posterior,
+  posteriorOf,
+  sumsOf,
+  varianceAlong,
+  without,
+} from './posterior';
 import type { LinearFlight, Progress } from './search';
 import { type Learnable, learnable, lnHealth, type PackAsKept } from './unknowns';
 
@@ -220,6 +228,7 @@ function taughtFlights(
     mode.map(() => 0),
     [],
   );
+  const all = sumsOf(mode, found.flights);
   return flights.map(({ id, end }) => {
     const why = aside.find((one) => one.id === id)?.why ?? null;
     const flight = known.find((one) => one.id === id);
@@ -231,7 +240,7 @@ function taughtFlights(
     const last = linear.residuals.length - 1;
     const flownS = linear.flight.marks[last]?.timeS as number;
     const hasOthers = found.flights.length > (counts ? 1 : 0);
-    const unseen = hasOthers ? without(linear, mode, found.flights) : null;
+    const unseen = hasOthers ? without(linear, mode, found.flights, all) : null;
     const missFraction = Math.exp(-(linear.residuals[last] as number)) - 1;
     return {
       id,

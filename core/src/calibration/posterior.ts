@@ -29,31 +29,51 @@ export function without(
   left: LinearFlight,
   mode: readonly number[],
   flights: readonly LinearFlight[],
+  all: Sums = sumsOf(mode, flights),
 ): Posterior {
   const others = flights.filter((one) => one !== left);
   const prior = Matrix.columnVector(mode as number[]);
   let said = others.map((one) => one.said);
+  // One flight is taken from the sum of all, rather than all others added up for each: of two hundred there are many.
+  const isIn = others.length < flights.length;
+  let information = isIn ? Matrix.sub(all.information, left.said.curvature) : all.information;
+  let pull = isIn ? Matrix.sub(all.pull, left.said.pull) : all.pull;
   for (let renewal = 0; ; renewal++) {
-    const information = Matrix.eye(mode.length);
-    const pull = Matrix.mul(prior, -1);
-    for (const one of said) {
-      information.add(one.curvature);
-      pull.add(one.pull);
-    }
     const covariance = inverseOf(information);
     const moved = covariance.mmul(pull);
     const weights = others.map(({ heard }, i) => weightOf(heard, said[i] as Said, moved));
-    const isSettled = said.every(
-      ({ weight }, i) => Math.abs(weight - (weights[i] as number)) < settledWithin,
+    const changed = said.flatMap(({ weight }, i) =>
+      Math.abs(weight - (weights[i] as number)) < settledWithin ? [] : [i],
     );
-    if (isSettled || renewal === mostRenewals)
+    if (changed.length === 0 || renewal === mostRenewals)
       return { mean: Matrix.add(prior, moved).to1DArray(), covariance };
-    said = said.map((one, i) => {
-      const weight = weights[i] as number;
-      const { heard } = others[i] as LinearFlight;
-      return Math.abs(weight - one.weight) < settledWithin ? one : saidWith(heard, weight);
-    });
+    said = [...said];
+    for (const i of changed) {
+      const [before, after] = [
+        said[i] as Said,
+        saidWith((others[i] as LinearFlight).heard, weights[i] as number),
+      ];
+      information = Matrix.sub(information, before.curvature).add(after.curvature);
+      pull = Matrix.sub(pull, before.pull).add(after.pull);
+      said[i] = after;
+    }
   }
+}
+
+/** What all flights of a search say together, with the prior. */
+export interface Sums {
+  readonly information: Matrix;
+  readonly pull: Matrix;
+}
+
+export function sumsOf(mode: readonly number[], flights: readonly LinearFlight[]): Sums {
+  const information = Matrix.eye(mode.length);
+  const pull = Matrix.columnVector(mode as number[]).mul(-1);
+  for (const { said } of flights) {
+    information.add(said.curvature);
+    pull.add(said.pull);
+  }
+  return { information, pull };
 }
 
 /** A flight seen from a posterior that does not know it: how far off its last mark is, and how far it may be. */

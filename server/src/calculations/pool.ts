@@ -16,7 +16,7 @@ function isLong(name: JobName, asked: object): boolean {
 /** So many wait at most; who comes then is asked to come again. */
 const maxWaiting = 6;
 /** The work of a plan or a fit is bounded by counts; what takes so much longer than that has lost its way, and its thread goes with it. */
-const maxMs = { short: 20_000, long: 90_000 } as const;
+const maxMs = { short: 20_000, long: 120_000 } as const;
 const retryAfterS = 10;
 
 /** In threads beside the one that answers: however much is reckoned, records and health are answered meanwhile. */
