@@ -292,11 +292,12 @@ function bruteForce(problem: Problem, fleet: Fleet) {
         const options =
           at.downS === null ? [{ charge: at.charge, readyS: 0, freeS: now.freeS, asKept: true }] : [];
         const [place] = problem.chargingPlaces;
-        if (place && at.charge < 1) {
+        const emptyToFullS = place?.emptyToFullS[pack.index];
+        if (place && emptyToFullS != null && at.charge < 1) {
           const restedS = at.downS === null ? 0 : at.downS + problem.coolingS;
           const fromS = Math.max(restedS, now.freeS) + place.handlingS;
           for (const level of levels.filter((one) => one > at.charge + 0.01)) {
-            const untilS = fromS + chargingTimeS(at.charge, level, place.emptyToFullS);
+            const untilS = fromS + chargingTimeS(at.charge, level, emptyToFullS);
             options.push({ charge: level, readyS: untilS + place.handlingS, freeS: untilS, asKept: false });
           }
         }

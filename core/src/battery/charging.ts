@@ -8,6 +8,12 @@ export interface Charger {
   /** Packs it charges at the same time; one for a hub that takes them in turn. */
   readonly atOnce: number;
   readonly emptyToFullS: number;
+  /** The energy of the pack that takes so long, Wh; every pack does where absent. */
+  readonly timedWh?: number | null;
+  /** What it gives each pack, W; then it is that which tells the time. */
+  readonly powerW?: number | null;
+  /** Of which aircraft packs fit it; of all where absent. */
+  readonly aircraftIds?: readonly string[] | null;
   readonly power: PowerSource;
   /** When the power ends, ISO 8601; null for as long as wanted. */
   readonly powerUntil?: string | null;
@@ -16,6 +22,8 @@ export interface Charger {
 export const chargerRanges = {
   atOnce: { label: 'Packs at once', unit: '', siPerUnit: 1, min: 1, max: 12, step: 1, whole: true },
   emptyToFullS: { label: 'Empty to full', unit: 'min', siPerUnit: 60, min: 300, max: 36_000, step: 1 },
+  timedWh: { label: 'Timed with a pack of', unit: 'Wh', siPerUnit: 1, min: 1, max: 2000, step: 1 },
+  powerW: { label: 'Charging power', unit: 'W', siPerUnit: 1, min: 1, max: 2000, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
 /** Up to here the current is constant, and it ends at this share of it (assumed, common practice for lithium cells). */
@@ -57,6 +65,23 @@ export function chargeAfterCharging(fromCharge: number, durationS: number, empty
   return Math.min(1, taperFromCharge + (taperChargeSpan * (1 - currentRatio)) / (1 - endCurrentRatio));
 }
 
+/**
+ * Seconds from empty to full that a pack takes on a charger: by its power, which is given in full until the taper; else as long as its
+ * minutes say, in proportion to the energy of the pack they were timed with. Example: 54 min with 18 Wh are 117 min with 39 Wh.
+ */
+export function emptyToFullOf(
+  { emptyToFullS, timedWh, powerW }: Pick<Charger, 'emptyToFullS' | 'timedWh' | 'powerW'>,
+  packWh: number,
+): number {
+  if (powerW != null) return (wholeTimes * packWh * 3600) / powerW;
+  return timedWh != null ? (emptyToFullS * packWh) / timedWh : emptyToFullS;
+}
+
+/** Whether the packs of an aircraft fit a charger. */
+export function fitsCharger({ aircraftIds }: Pick<Charger, 'aircraftIds'>, aircraftId: string): boolean {
+  return aircraftIds == null || aircraftIds.includes(aircraftId);
+}
+
 export interface ChargingEnd {
   readonly label: string;
   readonly startsS: number;
@@ -65,15 +90,15 @@ export interface ChargingEnd {
 
 /** Packs in their order on a charger that takes some at once: when each begins and is full, in seconds from the start. */
 export function chargingRound(
-  charger: Pick<Charger, 'atOnce' | 'emptyToFullS'>,
-  packs: readonly { readonly label: string; readonly charge: number }[],
+  charger: Pick<Charger, 'atOnce' | 'emptyToFullS' | 'timedWh' | 'powerW'>,
+  packs: readonly { readonly label: string; readonly charge: number; readonly energyWh: number }[],
   toCharge = 1,
 ): ChargingEnd[] {
   const freeS = Array.from({ length: charger.atOnce }, () => 0);
-  return packs.map(({ label, charge }) => {
+  return packs.map(({ label, charge, energyWh }) => {
     const place = freeS.indexOf(Math.min(...freeS));
     const startsS = freeS[place] as number;
-    const endsS = startsS + chargingTimeS(charge, toCharge, charger.emptyToFullS);
+    const endsS = startsS + chargingTimeS(charge, toCharge, emptyToFullOf(charger, energyWh));
     freeS[place] = endsS;
     return { label, startsS, endsS };
   });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { holds } from '../../fixtures/seeds';
 import { nominal } from '../units/assumed';
 import type { Battery } from './battery';
-import { chargingRound, chargingTimeS } from './charging';
+import { chargingRound, chargingTimeS, emptyToFullOf, fitsCharger } from './charging';
 import { flyingOrder } from './flyingOrder';
 import { isFlown, packAt } from './keeping';
 import { warmedInPocketC } from './pocketWarmth';
@@ -47,13 +47,22 @@ describe('charging', () => {
   });
 
   test('in turn on a hub for one, side by side on one for three; the next begins where a place is free', () => {
-    const packs = ['1', '2', '3', '4'].map((label) => ({ label, charge: 0 }));
+    const packs = ['1', '2', '3', '4'].map((label) => ({ label, charge: 0, energyWh: 18 }));
     expect(
       chargingRound({ atOnce: 1, emptyToFullS: labelS }, packs).map(({ endsS }) => endsS / labelS),
     ).toEqual([1, 2, 3, 4].map((n) => expect.closeTo(n, 9)));
     expect(
       chargingRound({ atOnce: 3, emptyToFullS: labelS }, packs).map(({ startsS }) => startsS / labelS),
     ).toEqual([0, 0, 0, 1].map((n) => expect.closeTo(n, 9)));
+  });
+
+  test('a larger pack takes longer: in proportion to the one that was timed, or by the charger’s power', () => {
+    // By hand: 54 min with 18 Wh are 117 min with 39 Wh; at 30 W the constant part alone of 18 Wh lasts 0.8 · 36 min.
+    expect(emptyToFullOf({ emptyToFullS: 54 * 60, timedWh: 18 }, 39)).toBeCloseTo(117 * 60, 6);
+    expect(emptyToFullOf({ emptyToFullS: 54 * 60 }, 39)).toBe(54 * 60);
+    const byPowerS = emptyToFullOf({ emptyToFullS: 54 * 60, powerW: 30 }, 18);
+    expect(chargingTimeS(0, 0.8, byPowerS)).toBeCloseTo(0.8 * 36 * 60, 6);
+    expect([fitsCharger({ aircraftIds: ['jay'] }, 'rook'), fitsCharger({}, 'rook')]).toEqual([false, true]);
   });
 });
 

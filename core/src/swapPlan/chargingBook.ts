@@ -4,6 +4,8 @@ import type { ChargingPlace, Problem } from './problem';
 /** A pack on a charger. It is plugged in, and charges from then on; charges are the gauge's. */
 export interface ChargingSpan {
   readonly place: number;
+  /** Of this pack there. */
+  readonly emptyToFullS: number;
   readonly pluggedS: number;
   readonly fromS: number;
   readonly untilS: number;
@@ -23,11 +25,11 @@ export class ChargingBook {
   }
 
   /** How a pack would charge from a time on in what is still free: as early as may be, on the faster place of two. */
-  offer(charge: number, fromS: number): ChargingSpan[] {
+  offer(pack: number, charge: number, fromS: number): ChargingSpan[] {
     const spans: ChargingSpan[] = [];
     let [nowS, now] = [fromS, charge];
     while (now < 1 - 1e-6) {
-      const span = this.next(now, nowS);
+      const span = this.next(pack, now, nowS);
       if (!span) break;
       spans.push(span);
       nowS = span.untilS;
@@ -36,22 +38,24 @@ export class ChargingBook {
     return spans;
   }
 
-  private next(charge: number, fromS: number): ChargingSpan | null {
+  private next(pack: number, charge: number, fromS: number): ChargingSpan | null {
     let best: ChargingSpan | null = null;
     this.problem.chargingPlaces.forEach((place, index) => {
-      const gap = this.gap(place, index, fromS);
-      if (!gap) return;
+      const emptyToFullS = place.emptyToFullS[pack];
+      const gap = emptyToFullS == null ? null : this.gap(place, index, fromS);
+      if (!gap || emptyToFullS == null) return;
       const chargesS = gap.fromS + place.handlingS;
-      const untilS = Math.min(gap.untilS, chargesS + chargingTimeS(charge, 1, place.emptyToFullS));
+      const untilS = Math.min(gap.untilS, chargesS + chargingTimeS(charge, 1, emptyToFullS));
       if (best && (best.pluggedS < gap.fromS || (best.pluggedS === gap.fromS && best.untilS <= untilS)))
         return;
       best = {
         place: index,
+        emptyToFullS,
         pluggedS: gap.fromS,
         fromS: chargesS,
         untilS,
         chargeFrom: charge,
-        chargeTo: chargeAfterCharging(charge, untilS - chargesS, place.emptyToFullS),
+        chargeTo: chargeAfterCharging(charge, untilS - chargesS, emptyToFullS),
       };
     });
     return best;
@@ -79,11 +83,11 @@ export class ChargingBook {
   /** The same spans as far as the pack is out of each charger by a time. */
   outBy(spans: readonly ChargingSpan[], outS: number): ChargingSpan[] {
     return spans.flatMap((span) => {
-      const { emptyToFullS, handlingS } = this.problem.chargingPlaces[span.place] as ChargingPlace;
+      const { handlingS } = this.problem.chargingPlaces[span.place] as ChargingPlace;
       const endS = outS - handlingS;
       if (span.untilS <= endS) return [span];
       if (endS - span.fromS < shortestStayS - 1e-6) return [];
-      const chargeTo = chargeAfterCharging(span.chargeFrom, endS - span.fromS, emptyToFullS);
+      const chargeTo = chargeAfterCharging(span.chargeFrom, endS - span.fromS, span.emptyToFullS);
       return [{ ...span, untilS: endS, chargeTo }];
     });
   }
@@ -92,8 +96,8 @@ export class ChargingBook {
   outWithS(spans: readonly ChargingSpan[], charge: number): number | null {
     const span = spans.find(({ chargeTo }) => chargeTo >= charge - 1e-9);
     if (!span) return null;
-    const { emptyToFullS, handlingS } = this.problem.chargingPlaces[span.place] as ChargingPlace;
-    const staysS = Math.max(shortestStayS, chargingTimeS(span.chargeFrom, charge, emptyToFullS));
+    const { handlingS } = this.problem.chargingPlaces[span.place] as ChargingPlace;
+    const staysS = Math.max(shortestStayS, chargingTimeS(span.chargeFrom, charge, span.emptyToFullS));
     return Math.min(span.untilS, span.fromS + staysS) + handlingS;
   }
 }

@@ -2,6 +2,7 @@ import type { Conditions } from '../air/conditions';
 import { weatherAtHour } from '../air/hours';
 import type { LaunchPlace } from '../air/site';
 import { labelEnergyWh } from '../battery/battery';
+import { emptyToFullOf, fitsCharger } from '../battery/charging';
 import { takeoffCharge } from '../battery/standing';
 import { packThermals } from '../battery/thermal';
 import type { Belief } from '../belief/belief';
@@ -58,7 +59,8 @@ export interface Pack {
 /** One place of a charger. */
 export interface ChargingPlace {
   readonly chargerId: string;
-  readonly emptyToFullS: number;
+  /** By pack; null for one that does not fit. */
+  readonly emptyToFullS: readonly (number | null)[];
   readonly handlingS: number;
   readonly fromS: number;
   readonly untilS: number;
@@ -233,12 +235,18 @@ function packsOf(
   return { packs, kinds };
 }
 
-function chargingPlacesOf({ chargers }: PlanRequest, startMs: number, untilS: number): ChargingPlace[] {
+function chargingPlacesOf(
+  { chargers, batteries }: PlanRequest,
+  startMs: number,
+  untilS: number,
+): ChargingPlace[] {
   const secondsOf = (at: string) => (Date.parse(at) - startMs) / 1000;
   return (chargers ?? []).flatMap((charger) => {
     const place: ChargingPlace = {
       chargerId: charger.id,
-      emptyToFullS: charger.emptyToFullS,
+      emptyToFullS: batteries.map((battery) =>
+        fitsCharger(charger, battery.aircraftId) ? emptyToFullOf(charger, labelEnergyWh(battery)) : null,
+      ),
       handlingS: charger.handlingS ?? usualHandlingS,
       fromS: Math.max(0, charger.fromAt ? secondsOf(charger.fromAt) : 0),
       untilS: Math.min(untilS, charger.untilAt ? secondsOf(charger.untilAt) : untilS),

@@ -29,6 +29,10 @@ export interface PlanCharger {
   readonly name: string;
   readonly packsAtOnce: number;
   readonly emptyToFullS: number;
+  /** As a charger of the kit has them. */
+  readonly timedWh?: number | null;
+  readonly powerW?: number | null;
+  readonly aircraftIds?: readonly string[] | null;
   /** To plug a pack in, and again to take it out before its take-off. */
   readonly handlingS?: number | null;
   /** When it has power; always where absent. */

@@ -118,7 +118,7 @@ function timedFlight(
   const { problem } = verdicts;
   const pack = problem.packs[packIndex] as Pack;
   const packNow = packs.get(packIndex) ?? asAtStart(pack);
-  const offered = packNow.charge < 1 ? book.offer(packNow.charge, packNow.restedS) : [];
+  const offered = packNow.charge < 1 ? book.offer(packIndex, packNow.charge, packNow.restedS) : [];
   if (packNow.isFlown && offered.length === 0) return 'charge';
   let takeoffS = now.readyS + movingS(problem, now.placeIndex, (takes[0] as Take).placeIndex);
   // The first that stands in the way is the one that is told.

@@ -1,4 +1,5 @@
 import {
+  chargerRanges,
   drawRanges,
   type FlightOfPlan,
   mostPlanned,
@@ -20,7 +21,7 @@ import {
 import { FitDto } from '../dtos/fit';
 import { AircraftSpecDto, CoordinatesDto, PackDto, PolicyDto, WeatherDto } from '../dtos/parts';
 import { FlightLockDto, LaunchPlaceDto, MovingDto, ShotDto, SwapTimeDto } from '../dtos/records';
-import { InRange, Instant, Name, OneOf, Part, Text } from '../http/fields';
+import { InRange, Instant, Name, OneOf, Part, Text, Texts } from '../http/fields';
 
 /** The body of POST /swap-plans, as the contract names it. */
 const optional = { optional: true };
@@ -45,6 +46,9 @@ export class PlanChargerDto implements PlanCharger {
   @Name('Name of the charger') name: string;
   @InRange(planRanges.packsAtOnce) packsAtOnce: number;
   @InRange(planRanges.emptyToFullS) emptyToFullS: number;
+  @InRange(chargerRanges.timedWh, optional) timedWh?: number | null;
+  @InRange(chargerRanges.powerW, optional) powerW?: number | null;
+  @Texts(20, optional) aircraftIds?: string[] | null;
   @InRange(planRanges.handlingS, optional) handlingS?: number | null;
   @Instant(optional) fromAt?: string | null;
   @Instant(optional) untilAt?: string | null;

@@ -183,6 +183,9 @@ export class BatteryDto implements BatteryContent {
 export class ChargerSpecDto implements Charger {
   @InRange(chargerRanges.atOnce) atOnce: number;
   @InRange(chargerRanges.emptyToFullS) emptyToFullS: number;
+  @InRange(chargerRanges.timedWh, optional) timedWh?: number | null;
+  @InRange(chargerRanges.powerW, optional) powerW?: number | null;
+  @Ids(20, optional) aircraftIds?: string[] | null;
   @OneOf(powerSources) power: PowerSource;
   @Instant(optional) powerUntil?: string | null;
 }

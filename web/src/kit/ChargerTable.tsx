@@ -6,6 +6,8 @@ import {
   chargingRound,
   chargingWays,
   type DayAtPlace,
+  fitsCharger,
+  labelEnergyWh,
   minutesAndSeconds,
   nameProblem,
   powerSources,
@@ -47,6 +49,8 @@ export function ChargerTable({ chosen, conditions }: Props) {
   const packs = batteries
     .map((battery) => ({
       label: battery.label,
+      aircraftId: battery.aircraftId,
+      energyWh: labelEnergyWh(battery.pack),
       charge: takeoffCharge(packAtTheHour(battery, conditions), likeliest(chosen.id)),
     }))
     .filter(({ charge }) => charge < fullEnough);
@@ -77,6 +81,9 @@ export function ChargerTable({ chosen, conditions }: Props) {
                 <Table.Th scope="col">Charger</Table.Th>
                 <Table.Th scope="col">Packs at once</Table.Th>
                 <Table.Th scope="col">Empty to full</Table.Th>
+                <Table.Th scope="col">with a pack of</Table.Th>
+                <Table.Th scope="col">or by power</Table.Th>
+                <Table.Th scope="col">Fits</Table.Th>
                 <Table.Th scope="col">Timed</Table.Th>
                 <Table.Th scope="col">From</Table.Th>
                 <Table.Th scope="col">Until</Table.Th>
@@ -108,18 +115,32 @@ const fullEnough = 0.97;
 
 interface RowProps {
   readonly record: ChargerRecord;
-  readonly packs: readonly { readonly label: string; readonly charge: number }[];
+  readonly packs: readonly {
+    readonly label: string;
+    readonly charge: number;
+    readonly energyWh: number;
+    readonly aircraftId: string;
+  }[];
   readonly from: string;
 }
 
-function ChargerRow({ record, packs, from }: RowProps) {
+function ChargerRow({ record, packs: all, from }: RowProps) {
   const edit = useRecords((state) => state.edit);
   const remove = useRemoval();
   const clock = useClock();
   const { name, charger } = record;
   const change = (part: Partial<Charger>, what: string) =>
     edit('chargers', record.id, (now) => ({ charger: { ...now.charger, ...part } }), `${what} of ${name}`);
-  const [landed] = chargingRound(charger, [{ label: '', charge: 0.25 }]);
+  const packs = all.filter(({ aircraftId }) => fitsCharger(charger, aircraftId));
+  const fleet = useRecords((state) => state.aircraft);
+  const energyWh = packs[0]?.energyWh ?? all[0]?.energyWh ?? charger.timedWh ?? usualWh;
+  const [landed] = chargingRound(charger, [{ label: '', charge: 0.25, energyWh }]);
+  const fits =
+    charger.aircraftIds?.length === 1
+      ? (charger.aircraftIds[0] as string)
+      : charger.aircraftIds
+        ? 'some'
+        : 'all';
   return (
     <Table.Tr>
       <Table.Td data-column="charger">
@@ -149,8 +170,44 @@ function ChargerRow({ record, packs, from }: RowProps) {
           onChange={(emptyToFullS) => change({ emptyToFullS }, 'minutes')}
         />
       </Table.Td>
+      <Table.Td>
+        <QuantityField
+          bare
+          label={`Minutes of ${name} are for a pack of`}
+          quantity={chargerRanges.timedWh}
+          value={charger.timedWh ?? null}
+          assumed={null}
+          onChange={(timedWh) => change({ timedWh }, 'pack that was timed')}
+        />
+      </Table.Td>
+      <Table.Td>
+        <QuantityField
+          bare
+          label={`Charging power of ${name}`}
+          quantity={chargerRanges.powerW}
+          value={charger.powerW ?? null}
+          assumed={null}
+          onChange={(powerW) => change({ powerW }, 'charging power')}
+        />
+      </Table.Td>
+      <Table.Td>
+        <ChoiceField
+          bare
+          label={`Packs that fit ${name}`}
+          value={fits}
+          options={[
+            { value: 'all', label: 'all packs' },
+            ...fleet.map(({ id, name: own }) => ({ value: id, label: own })),
+            ...(fits === 'some' ? [{ value: 'some', label: 'several' }] : []),
+          ]}
+          onChange={(id) => change({ aircraftIds: id === 'all' ? null : [id] }, 'what fits it')}
+        />
+      </Table.Td>
       <Table.Td data-told data-heading="Timed">
-        <Timed record={record} onTake={(emptyToFullS) => change({ emptyToFullS }, 'minutes')} />
+        <Timed
+          record={record}
+          onTake={(emptyToFullS, timedWh) => change({ emptyToFullS, timedWh }, 'minutes')}
+        />
       </Table.Td>
       <Table.Td>
         <ChoiceField
@@ -188,20 +245,33 @@ function ChargerRow({ record, packs, from }: RowProps) {
   );
 }
 
+/** Of a pack of the usual size, where none is known. */
+const usualWh = 18;
+
 interface TimedProps {
   readonly record: ChargerRecord;
-  readonly onTake: (emptyToFullS: number) => void;
+  readonly onTake: (emptyToFullS: number, timedWh: number | null) => void;
 }
 
 /** What the charges timed on it say of its minutes, by hub and by cable, and the way to take that over. */
 function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
-  const timedCharges = useRecords((state) => state.timedCharges);
+  const { timedCharges, batteries } = useRecords();
   const remove = useRemoval();
   const own = timedCharges.filter(({ chargerId }) => chargerId === id);
   const byWay = chargingWays.flatMap((way) => {
     const mean = timedMean(own.filter((one) => one.way === way));
     return mean ? [{ way, ...mean }] : [];
   });
+  /** Of the packs that were timed so. */
+  const meanWh = (way: (typeof chargingWays)[number]) => {
+    const energies = own
+      .filter((one) => one.way === way)
+      .flatMap(({ batteryId }) => batteries.find(({ id: its }) => its === batteryId) ?? [])
+      .map(({ pack }) => labelEnergyWh(pack));
+    return energies.length === 0
+      ? null
+      : Math.round(energies.reduce((sum, one) => sum + one, 0) / energies.length);
+  };
   if (byWay.length === 0) {
     return (
       <Anchor component={Link} to="/clock" data-alone aria-label={`Time a charge on ${name}`}>
@@ -216,7 +286,10 @@ function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
       <div key={way}>
         {minutes} min {way === 'cable' && 'by cable '}({charges === 1 ? 'one charge' : `${charges} charges`}){' '}
         {!isTaken && (
-          <LinkButton label={`Take ${minutes} min over for ${name}`} onClick={() => onTake(minutes * 60)}>
+          <LinkButton
+            label={`Take ${minutes} min over for ${name}`}
+            onClick={() => onTake(minutes * 60, meanWh(way))}
+          >
             take over
           </LinkButton>
         )}{' '}

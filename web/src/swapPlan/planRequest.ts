@@ -106,6 +106,9 @@ function chargersOf({ shoot, chargers }: Shooting): PlanRequest['chargers'] {
     name,
     packsAtOnce: charger.atOnce,
     emptyToFullS: charger.emptyToFullS,
+    timedWh: charger.timedWh ?? null,
+    powerW: charger.powerW ?? null,
+    aircraftIds: charger.aircraftIds ?? null,
     untilAt: charger.powerUntil ?? null,
   }));
 }

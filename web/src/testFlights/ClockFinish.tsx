@@ -1,5 +1,6 @@
 import {
   emptyToFullFrom,
+  labelEnergyWh,
   minutesAndSeconds,
   outcomeMeanwhile,
   type PackUse,
@@ -140,13 +141,14 @@ function ChargeFinish({
   readonly clock: FlightClock & { readonly plan: TimedCharge };
   readonly running: Running;
 }) {
-  const { chargers, fresh, doAll, editEach, loadingRest } = useRecords();
+  const { chargers, batteries, fresh, doAll, editEach, loadingRest } = useRecords();
   const removeClock = useClocks((state) => state.remove);
   const navigate = useNavigate();
   const [endCharge, setEndCharge] = useState(endChargeOf(running));
   const [asked, setAsked] = useState(false);
   const timed = chargeTimed(clock, running, endCharge);
   const charger = chargers.find(({ id }) => id === clock.plan.chargerId);
+  const battery = batteries.find(({ id }) => id === clock.plan.batteryId) ?? null;
   const packs = usePacksAfter(
     usesOf('charge', clock.plan.batteryId, typeof timed === 'string' ? null : endCharge, running),
   );
@@ -165,7 +167,13 @@ function ChargeFinish({
           {
             kind: 'chargers',
             id: charger.id,
-            content: { charger: { ...charger.charger, emptyToFullS } },
+            content: {
+              charger: {
+                ...charger.charger,
+                emptyToFullS,
+                timedWh: battery && Math.round(labelEnergyWh(battery.pack)),
+              },
+            },
           },
         ],
         `minutes of ${charger.name}`,

@@ -7,6 +7,8 @@ import {
   type Conditions,
   chargeMarksProblem,
   chargingTimeS,
+  emptyToFullOf,
+  labelEnergyWh,
   type Mode,
   type SignKind,
   spec,
@@ -150,7 +152,7 @@ export function chargePlanOf(
   const [startCharge, stopCharge] = [setUp.startCharge ?? 0, setUp.stopCharge ?? 1];
   const points = Array.from({ length: 21 }, (_, i) => startCharge + ((stopCharge - startCharge) * i) / 20);
   const curve = points.map((charge) => ({
-    timeS: chargingTimeS(startCharge, charge, charger.charger.emptyToFullS),
+    timeS: chargingTimeS(startCharge, charge, emptyToFullOf(charger.charger, labelEnergyWh(battery.pack))),
     charge,
   }));
   return {
