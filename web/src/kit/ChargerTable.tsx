@@ -78,14 +78,11 @@ export function ChargerTable({ chosen, conditions }: Props) {
           <Table className={table.table}>
             <Table.Thead>
               <Table.Tr>
-                <Table.Th scope="col">Charger</Table.Th>
+                <Table.Th scope="col">Charger, and what fits it</Table.Th>
                 <Table.Th scope="col">Packs at once</Table.Th>
-                <Table.Th scope="col">Empty to full</Table.Th>
-                <Table.Th scope="col">with a pack of</Table.Th>
-                <Table.Th scope="col">or by power</Table.Th>
-                <Table.Th scope="col">Fits</Table.Th>
+                <Table.Th scope="col">Empty to full, with a pack of</Table.Th>
                 <Table.Th scope="col">Timed</Table.Th>
-                <Table.Th scope="col">From</Table.Th>
+                <Table.Th scope="col">Power, and to each pack</Table.Th>
                 <Table.Th scope="col">Until</Table.Th>
                 <Table.Th scope="col">25 → 100 %</Table.Th>
                 <Table.Th scope="col">
@@ -151,6 +148,17 @@ function ChargerRow({ record, packs: all, from }: RowProps) {
           problem={(text) => nameProblem('Name', text)}
           onChange={(next) => edit('chargers', record.id, { name: next }, `name of ${name}`)}
         />
+        <ChoiceField
+          bare
+          label={`Packs that fit ${name}`}
+          value={fits}
+          options={[
+            { value: 'all', label: 'all packs' },
+            ...fleet.map(({ id, name: own }) => ({ value: id, label: own })),
+            ...(fits === 'some' ? [{ value: 'some', label: 'several' }] : []),
+          ]}
+          onChange={(id) => change({ aircraftIds: id === 'all' ? null : [id] }, 'what fits it')}
+        />
       </Table.Td>
       <Table.Td>
         <QuantityField
@@ -169,8 +177,6 @@ function ChargerRow({ record, packs: all, from }: RowProps) {
           value={charger.emptyToFullS}
           onChange={(emptyToFullS) => change({ emptyToFullS }, 'minutes')}
         />
-      </Table.Td>
-      <Table.Td>
         <QuantityField
           bare
           label={`Minutes of ${name} are for a pack of`}
@@ -178,29 +184,6 @@ function ChargerRow({ record, packs: all, from }: RowProps) {
           value={charger.timedWh ?? null}
           assumed={null}
           onChange={(timedWh) => change({ timedWh }, 'pack that was timed')}
-        />
-      </Table.Td>
-      <Table.Td>
-        <QuantityField
-          bare
-          label={`Charging power of ${name}`}
-          quantity={chargerRanges.powerW}
-          value={charger.powerW ?? null}
-          assumed={null}
-          onChange={(powerW) => change({ powerW }, 'charging power')}
-        />
-      </Table.Td>
-      <Table.Td>
-        <ChoiceField
-          bare
-          label={`Packs that fit ${name}`}
-          value={fits}
-          options={[
-            { value: 'all', label: 'all packs' },
-            ...fleet.map(({ id, name: own }) => ({ value: id, label: own })),
-            ...(fits === 'some' ? [{ value: 'some', label: 'several' }] : []),
-          ]}
-          onChange={(id) => change({ aircraftIds: id === 'all' ? null : [id] }, 'what fits it')}
         />
       </Table.Td>
       <Table.Td data-told data-heading="Timed">
@@ -216,6 +199,14 @@ function ChargerRow({ record, packs: all, from }: RowProps) {
           value={charger.power}
           options={powerSources.map((value) => ({ value, label: value }))}
           onChange={(power) => change({ power }, 'power')}
+        />
+        <QuantityField
+          bare
+          label={`Charging power of ${name}`}
+          quantity={chargerRanges.powerW}
+          value={charger.powerW ?? null}
+          assumed={null}
+          onChange={(powerW) => change({ powerW }, 'charging power')}
         />
       </Table.Td>
       <Table.Td data-column="until">
