@@ -149,3 +149,15 @@ test('while a shoot of a hundred takes is planned, an estimate is answered and a
   const { flights, complete } = await answer.json();
   expect([flights.flatMap(({ shots }: { shots: object[] }) => shots).length, complete]).toEqual([100, false]);
 });
+
+test('what is no file under the name of one, and the document in a form we do not give, are not there', async ({
+  app,
+  request,
+}) => {
+  const missing = await request.get(`${app.url}/assets/nothing`);
+  expect(missing.status()).toBe(404);
+  expect(missing.headers()['cache-control'] ?? '').not.toContain('immutable');
+  expect((await request.get(`${app.url}/api/docs-yaml`)).status()).toBe(404);
+  expect((await request.get(`${app.url}/api/v1/openapi.json`)).status()).toBe(200);
+  expect((await request.get(`${app.url}/swap-plan`)).headers()['content-type']).toContain('text/html');
+});
