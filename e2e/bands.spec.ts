@@ -94,5 +94,5 @@ test('where too many flights would not come home, nothing is planned and it is s
     /\d\d in 100 of these flights would not come home/,
   );
   await expect(page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes b')).toHaveText('0:00');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('0 minutes to spend');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No minutes to spend');
 });

@@ -15,6 +15,8 @@ const later = [
   'parts/SidePanel',
   'papaparse',
   'formats/csv',
+  'core/src/testFlights',
+  'records/listedTest',
 ];
 const shared = new RegExp(`^(?!.*(${later.join('|')})).*\\.(m?js|tsx?)$`);
 

@@ -25,6 +25,7 @@ export { chargedFull, storageCharge, takeoffCharge, usualDaysToStorage } from '.
 export * from './battery/storage';
 export { healthGuesses, healthOf } from './battery/wear';
 export * from './belief/belief';
+export * from './belief/beliefFrom';
 export * from './belief/flightContext';
 export * from './belief/priors';
 export * from './calibration/calibrate';

@@ -1,14 +1,7 @@
 import { boxBelief, boxMiddle } from '../../fixtures/beliefs';
 import { nominal } from '../units/assumed';
-import {
-  beliefFrom,
-  coefficientsFor,
-  fromTheBox,
-  type Knowledge,
-  noDraws,
-  usualDraws,
-  type World,
-} from './belief';
+import { coefficientsFor, fromTheBox, type Knowledge, noDraws, usualDraws, type World } from './belief';
+import { beliefFrom } from './beliefFrom';
 import { priorNames, priors } from './priors';
 
 test('from the box: the middle has every constant at its middle, the draws spread as the priors say', () => {

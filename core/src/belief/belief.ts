@@ -1,7 +1,5 @@
 import type { Battery } from '../battery/battery';
-import { normalQuantile } from '../statistics/normalQuantile';
 import { ranks } from '../statistics/ranks';
-import { sobolPoints } from '../statistics/sobol';
 import { type Assumed, drawn } from '../units/assumed';
 import { type Coefficients, type PriorName, priorNames, priors } from './priors';
 
@@ -62,16 +60,23 @@ export const usualDraws: DrawCount = { draws: 512, seed: 21 };
 /** For what asks only for the middle. */
 export const noDraws: DrawCount = { draws: 0, seed: 0 };
 
+/** The belief that some knowledge makes with its middle alone: no draws. */
+export function middleBelief(knowledge: Knowledge): Belief {
+  return beliefOf(knowledge, () => []);
+}
+
 /**
- * The belief that some knowledge makes: its middle, and seeded Sobol draws of all unknowns at once. The same knowledge,
- * count and seed give the same belief, everywhere. Learned unknowns are drawn together, z = mean + L·ξ; the others alone, by
- * their priors.
+ * The belief that some knowledge makes, with draws from independent normals of all its unknowns. Learned unknowns are drawn together,
+ * z = mean + L·ξ; the others alone, by their priors.
  */
-export function beliefFrom({ basis, learned }: Knowledge, { draws, seed }: DrawCount): Belief {
+export function beliefOf(
+  { basis, learned }: Knowledge,
+  normalsOf: (unknowns: number) => readonly (readonly number[])[],
+): Belief {
   const extra = (learned?.names ?? []).filter((name) => !Object.hasOwn(priors, name));
   const names: readonly UnknownName[] = [...priorNames, ...extra];
-  const normals = sobolPoints(draws, names.length, seed).map((shares) =>
-    Object.fromEntries(shares.map((share, i) => [names[i], normalQuantile(share)])),
+  const normals = normalsOf(names.length).map((row) =>
+    Object.fromEntries(row.map((value, i) => [names[i], value])),
   );
   const still = Object.fromEntries(names.map((name) => [name, 0]));
   const world = (deviations: Record<string, number>) =>

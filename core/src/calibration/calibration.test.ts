@@ -4,7 +4,8 @@ import { asSupposed, SyntheticAircraft, synthetic } from '../../fixtures/calibra
 import { afterOneFlight } from '../../fixtures/fittedFlights';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { healthSpread } from '../battery/wear';
-import { beliefFrom, coefficientsFor, healthOfPack } from '../belief/belief';
+import { coefficientsFor, healthOfPack } from '../belief/belief';
+import { beliefFrom } from '../belief/beliefFrom';
 import { estimate, estimateWithLedger } from '../estimate/estimate';
 import { estimateInFull } from '../estimate/full';
 import { median } from '../statistics/quantile';

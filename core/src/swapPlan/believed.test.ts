@@ -1,6 +1,7 @@
 import { answered } from '../../fixtures/answered';
 import { jayOnTheFell } from '../../fixtures/jay';
-import { beliefFrom, fromTheBox, type Knowledge } from '../belief/belief';
+import { fromTheBox, type Knowledge } from '../belief/belief';
+import { beliefFrom } from '../belief/beliefFrom';
 import { explain } from '../estimate/explain';
 import { estimateInFull } from '../estimate/full';
 import { powerCurve } from '../estimate/powerCurve';

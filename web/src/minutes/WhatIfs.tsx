@@ -1,13 +1,12 @@
 import {
-  beliefFrom,
   type Estimate,
   type EstimateRequest,
   estimate as estimateOf,
   hoverOrMove,
   type KeptPlace,
   type Knowledge,
+  middleBelief,
   minutesAndSeconds,
-  noDraws,
   type Refusal,
   usualWhatIfs,
   type WhatIf,
@@ -175,12 +174,12 @@ function HoverOrSlow({ request, estimate, known }: Pick<Props, 'request' | 'esti
 
 /** Why a flight cannot be flown at all; null where it can. */
 function refusalOf(request: EstimateRequest, known: Knowledge): Refusal | null {
-  const outcome = estimateOf(request, beliefFrom(known, noDraws));
+  const outcome = estimateOf(request, middleBelief(known));
   return outcome.ok ? null : outcome.refusal;
 }
 
 /** Mean power in W; null where it cannot be flown. */
 function powerOf(request: EstimateRequest, known: Knowledge): number | null {
-  const outcome = estimateOf(request, beliefFrom(known, noDraws));
+  const outcome = estimateOf(request, middleBelief(known));
   return outcome.ok ? outcome.value.power.meanW : null;
 }

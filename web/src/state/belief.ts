@@ -2,7 +2,6 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type Belief,
-  beliefFrom,
   type Coefficients,
   coefficientsFor,
   fromTheBox,
@@ -10,8 +9,8 @@ import {
   type Knowledge,
   knowledgeFrom,
   type ListedFit,
+  middleBelief,
   modelVersion,
-  noDraws,
 } from '@acorn-tally/core';
 import { useRecords } from '../records/records';
 
@@ -28,7 +27,7 @@ const boxOnly = believing(fromTheBox);
 const byFit = new Map<string, Believed>();
 
 function believing(known: Knowledge): Believed {
-  return { known, middle: beliefFrom(known, noDraws) };
+  return { known, middle: middleBelief(known) };
 }
 
 /** The current fit of an aircraft; null where it flies from the box, or the fit was made with other laws. */
