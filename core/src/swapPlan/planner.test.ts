@@ -14,6 +14,7 @@ import { returnAnswer } from '../wayHome/returnInFull';
 import type { SwapPlan } from './answer';
 import { contradictions } from './contradictions';
 import { whatHelps } from './helps';
+import { liftOffCautions } from './liftOffCautions';
 import { planSwaps } from './planner';
 import { problemOf } from './problem';
 import { isBetter } from './rank';
@@ -666,6 +667,20 @@ test('in whatever order packs, and shots of a free order, stand in the request, 
   const turned = { ...asked, shots: [...shots].reverse(), batteries: [...request.batteries].reverse() };
   const [one, other] = [answered(planSwaps(asked, few)), answered(planSwaps(turned, few))];
   expect(other.flights).toEqual(one.flights);
+});
+
+test('before lift-off a plan warns of what its estimates warn of: a return height below what stands there', () => {
+  const aircraft = request.aircraft.map((one) => ({ ...one, returnHeightM: 30 }));
+  const asked = { ...request, aircraft, shots: [shot('a', 3), shot('b', 3)] };
+  const made = answered(planSwaps(asked, few));
+  const told = (tallestM: number | null) =>
+    liftOffCautions(asked, made, { tallestM, obstacles: null }, { jay: boxMiddle }).map(
+      ({ caution }) => caution.code,
+    );
+  expect(told(40)).toContain('low-return-height');
+  expect(told(10)).not.toContain('low-return-height');
+  const [only] = liftOffCautions(asked, made, { tallestM: 40 }, { jay: boxMiddle });
+  expect(only?.flightNumbers).toEqual(made.flights.map(({ number }) => number));
 });
 
 test('shots that contradict are left out with those that come after them, and the rest is planned', () => {
