@@ -16,7 +16,7 @@ export function keptBy(share: number, values: ArrayLike<number>): number {
 }
 
 /** How many of a sample may fail so that a share does not. */
-function mayFail(share: number, count: number): number {
+export function mayFail(share: number, count: number): number {
   return Math.floor((1 - share) * count + 1e-9);
 }
 

@@ -1,5 +1,6 @@
 import { gaugeOf } from '../battery/gauge';
 import { plannedTurnBack } from '../estimate/plannedTurnBack';
+import { mayFail } from '../statistics/orderStatistic';
 import { quantile } from '../statistics/quantile';
 import type { Fleet, PackState } from './fleet';
 import {
@@ -77,15 +78,15 @@ export function isSure(
     fleet.problem.work.add(takes.length);
     return context != null && flown(context, rules, takes) !== null;
   };
-  const mayFail = Math.floor((1 - confidence) * (contexts.length - 1) + 1e-9);
+  const mostFailing = mayFail(confidence, contexts.length - 1);
   if (!flies(contexts.at(-1))) return false;
   const open = foreseen?.open ?? contexts.slice(1).map((_, d) => d);
   let failed = foreseen?.failed ?? 0;
-  for (let i = 0; i < open.length && failed <= mayFail; i++) {
-    if (failed + open.length - i <= mayFail) return true;
+  for (let i = 0; i < open.length && failed <= mostFailing; i++) {
+    if (failed + open.length - i <= mostFailing) return true;
     if (!flies(contexts[open[i] as number])) failed++;
   }
-  return failed <= mayFail;
+  return failed <= mostFailing;
 }
 
 /** How much longer the last take could go on at the confidence, and the gauge to turn back at from it. */
@@ -104,7 +105,7 @@ export function lastTake(fleet: Fleet, { pack, takes, weather, state }: Departur
   const likeliest = longest.at(-1) ?? null;
   const drawn = longest.slice(0, -1);
   const durations = drawn.map((one) => one?.durationS ?? 0).sort((a, b) => a - b);
-  const surely = durations[Math.floor((1 - confidence) * durations.length + 1e-9)] ?? 0;
+  const surely = durations[mayFail(confidence, durations.length)] ?? 0;
   return {
     durationS: Math.min(surely, likeliest?.durationS ?? 0),
     turnBackCharge: plannedTurnBack(

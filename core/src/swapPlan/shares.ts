@@ -1,4 +1,5 @@
 import { mean } from '../statistics/line';
+import { mayFail } from '../statistics/orderStatistic';
 import { asKept, atItsBest } from './fleet';
 import { inDraws, type Pack, type Problem, type Take } from './problem';
 import { Verdicts } from './verdicts';
@@ -48,9 +49,9 @@ export function binsToHold(rooms: readonly number[], size: number): number {
 /** Of takes that may share a flight, for as many flights as are given; from verdicts of all draws. */
 export function sharesOf(fine: Verdicts, takes: readonly Take[], flights: number): Shares {
   const { problem, draws } = fine;
-  const mayFail = Math.floor((1 - problem.confidence) * draws + 1e-9);
+  const failing = mayFail(problem.confidence, draws);
   const held = Math.max(1, Math.round(draws / heldOfAll));
-  const hardest = hardestDraws(fine, takes).slice(0, mayFail + held);
+  const hardest = hardestDraws(fine, takes).slice(0, failing + held);
   const hard = new Hard(new Verdicts(inDraws(problem, hardest), hardest.length), takes);
   const least = (by: Parameters<Hard['least']>[0]) => tableShare * mean(hard.least(by).sort().slice(0, held));
   const isSteady = problem.weathers.length === 1;

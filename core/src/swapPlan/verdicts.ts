@@ -2,6 +2,7 @@ import { spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { drain, momentAtCharge } from '../flight/drain';
 import { leastAtTouchdown } from '../reserve/policy';
+import { mayFail } from '../statistics/orderStatistic';
 import { EquivalentSeconds, hoverPowersW } from './equivalents';
 import { type Departure, type Foreseen, isSure } from './exactFlight';
 import { Fleet, type PackState } from './fleet';
@@ -71,7 +72,7 @@ export class Verdicts {
     this.flown = known?.flown ?? new Map();
     this.hovers = known?.hovers ?? new Map();
     this.likeliest = draws > 0 ? (known?.likeliest ?? new Verdicts(problem, 0)) : this;
-    this.mayFail = Math.floor((1 - problem.confidence) * draws + 1e-9);
+    this.mayFail = mayFail(problem.confidence, draws);
   }
 
   times(kind: number, weather: number, takes: readonly Take[]): Times {

@@ -17,7 +17,10 @@ export function liftOffWarnings(
   const middles = Object.fromEntries(request.aircraft.map(({ id }) => [id, beliefAbout({ id }).middle]));
   return liftOffCautions(request, plan, siteFromHome(conditions), middles).map((one) => ({
     ...one,
-    words:
-      one.flightNumbers.length === plan.flights.length ? '' : ` (flight ${one.flightNumbers.join(', ')})`,
+    words: one.flightNumbers.length === plan.flights.length ? '' : ` (${flightsInWords(one.flightNumbers)})`,
   }));
+}
+
+function flightsInWords(numbers: readonly number[]): string {
+  return `${numbers.length === 1 ? 'flight' : 'flights'} ${numbers.join(', ')}`;
 }
