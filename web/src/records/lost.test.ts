@@ -50,9 +50,8 @@ test('with the server gone nothing is lost; it is asked again by itself, each ti
   expect(tab.getState().trouble).toBeNull();
 });
 
-test('a reload, and a crash, lose nothing that was shown, nor what can be undone', async () => {
-  server.mood = 'gone';
-  server.mood = 'well';
+/** A tab that renamed a battery and added another, and was closed before the server answered. */
+async function leftUnsent(): Promise<void> {
   const before = await opened('a');
   server.mood = 'gone';
   rename(before, 'Jay one');
@@ -60,6 +59,12 @@ test('a reload, and a crash, lose nothing that was shown, nor what can be undone
   await browser.pass(50);
   browser.close('a');
   server.mood = 'well';
+}
+
+test('a reload, and a crash, lose nothing that was shown, nor what can be undone', async () => {
+  server.mood = 'gone';
+  server.mood = 'well';
+  await leftUnsent();
   const after = await opened('a');
   expect(after.getState().batteries.map(({ label }) => label)).toEqual(['Jay one', 'Jay 2']);
   expect(after.getState().undoSteps.map(({ label }) => label)).toEqual(['label', 'adding Jay 2']);
@@ -86,13 +91,7 @@ test('what a tab left unsent that is gone, another sends', async () => {
 });
 
 test('what was left unsent is taken up however late the browser’s database answers, under what was done meanwhile', async () => {
-  const before = await opened('a');
-  server.mood = 'gone';
-  rename(before, 'Jay one');
-  before.getState().add('batteries', { aircraftId: 'jay', label: 'Jay 2', pack: jay1.pack }, 'adding Jay 2');
-  await browser.pass(50);
-  browser.close('a');
-  server.mood = 'well';
+  await leftUnsent();
   browser.database = 'slow';
   const after = browser.open('a');
   const loading = after.getState().load();
