@@ -3,6 +3,7 @@ import { holds } from '../../fixtures/seeds';
 import { nominal } from '../units/assumed';
 import type { Battery } from './battery';
 import { chargingRound, chargingTimeS, emptyToFullOf, fitsCharger } from './charging';
+import { unfitToFly } from './fitToFly';
 import { flyingOrder } from './flyingOrder';
 import { isFlown, packAt } from './keeping';
 import { warmedInPocketC } from './pocketWarmth';
@@ -88,6 +89,18 @@ describe('as it will be at an hour', () => {
     expect([null, {}, { state: 'in use' as const }].map(isFlown)).toEqual([true, true, true]);
     expect(isFlown({ state: 'damaged' })).toBe(false);
     expect(isFlown({ state: 'retired' })).toBe(false);
+  });
+
+  test('one below freezing or with a gauge at nothing is not flown as it is; one without a reading is as cold as the air', () => {
+    expect([-0.1, 0].map((startTemperatureC) => unfitToFly({ startTemperatureC }, 1, 20))).toEqual([
+      'frozen',
+      null,
+    ]);
+    expect([0.004, 0.01].map((charge) => unfitToFly({ startTemperatureC: 20 }, charge, 20))).toEqual([
+      'empty',
+      null,
+    ]);
+    expect(unfitToFly({}, 1, -4)).toBe('frozen');
   });
 });
 

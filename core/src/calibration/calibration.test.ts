@@ -418,6 +418,14 @@ test('a reading that cannot be sets its flight aside, which is told, and the oth
   if (!outcome.ok) throw new Error(outcome.refusal.code);
   expect(outcome.value.flights[3]).toMatchObject({ aside: 'cannot-be-read', counts: false });
   expect(outcome.value.findings.map(({ code }) => code)).toContain('flights-misread');
+  const asideAt = (factor: number) => {
+    const checkpoints = first.checkpoints.map((one) => ({ ...one, timeS: one.timeS * factor }));
+    const end = { ...first.end, timeS: first.end.timeS * factor };
+    const odd = { ...first, id: 'odd', checkpoints, end };
+    const fit = fitOf({ ...request, flights: [...request.flights, odd] });
+    return fit.ok ? fit.value.flights[3]?.aside : fit.refusal;
+  };
+  expect([asideAt(2), asideAt(9), asideAt(1 / 9)]).toEqual([null, 'cannot-be-read', 'cannot-be-read']);
   const alone = fitOf({ ...request, flights: [slip] });
   expect(alone.ok ? '' : toldInSi(alone.refusal)).toContain('a reading that cannot be');
   const gale = { ...first.conditions, wind: { ...first.conditions.wind, speedMps: 30 } };
@@ -454,6 +462,8 @@ test('the next test is one like the flight that is planned, with its own pack; f
   expect(hover[0]).toMatchObject({ batteryId: 'pack-2' });
   expect(hover.some(({ style, tied }) => style === 'hover' && tied)).toBe(true);
   expect(best?.gainsS).toBeGreaterThan(20);
+  const others = fitted({ ...request, planned: plan('fast'), testableIds: ['pack-1'] }).nextTests;
+  expect(new Set(others.map(({ batteryId }) => batteryId))).toEqual(new Set(['pack-1']));
 });
 
 test('a plain test is flown with a warm pack also where the planned one is cold; what a cold one gains is told apart', () => {

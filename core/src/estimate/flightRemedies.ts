@@ -105,6 +105,8 @@ function warmed(request: EstimateRequest): Change[] {
 }
 
 function charged(request: EstimateRequest): Change[] {
+  const { startCharge, daysSinceCharge } = request.battery;
+  if (startCharge >= chargedFull && !daysSinceCharge) return [];
   const words = sentence('charge-it', 'charge the pack');
   return [{ request: withBattery(request, { startCharge: chargedFull, daysSinceCharge: null }), words }];
 }

@@ -57,3 +57,12 @@ test('advice is what was tried and helped: upwind before downwind, best first, n
     expect(plannedS).toBeGreaterThanOrEqual(60);
   }
 });
+
+test('a pack at 40 % is charged first, then upwind is out against the wind; a full one is not charged', () => {
+  const low = windy(400, 2);
+  const asked = { ...low, battery: { ...low.battery, startCharge: 0.4 } };
+  const found = flightRemedies(asked, boxDrawn(64));
+  expect(found.map(({ code }) => code)).toEqual(['charge-it', 'upwind', 'nearer']);
+  expect(found[1]?.values).toEqual({ trackDeg: 240 });
+  expect(flightRemedies(low, boxDrawn(64)).map(({ code }) => code)).not.toContain('charge-it');
+});

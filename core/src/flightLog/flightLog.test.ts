@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { plainLayout, steadyFlight, type WrittenLayout, written } from '../../fixtures/logLayouts';
 import { holds } from '../../fixtures/seeds';
+import { clockIn, dateIn, numberIn } from './cells';
 import { encodingOf } from './decode';
 import { flightsIn, type LoggedFlight } from './flights';
 import { inSmallerTimeUnit, layoutOf, missingColumns } from './layout';
@@ -349,18 +350,51 @@ test('the charge is what falls from near full and is the pack’s, not the first
   expect(only.ok && missingColumns(only.value)).toEqual(['charge']);
 });
 
+test('a level that others have too is the pack’s where it begins near full and does not rise', () => {
+  const hasCharge = (levels: readonly number[]) => {
+    const rows = levels.map((level, i) => `${i * 60},${level}`);
+    const layout = layoutOf(`time s,Level %\n${rows.join('\n')}\n`, 'UTC');
+    return layout.ok && layout.value.columns.charge !== undefined;
+  };
+  expect(
+    [
+      [98, 95, 90],
+      [98, 99, 95],
+      [40, 35, 30],
+      [60, 75, 90],
+    ].map(hasCharge),
+  ).toEqual([true, true, false, false]);
+});
+
 // ISO 8601-1:2019 and the calendars of Unicode CLDR (de, en-GB, en-US).
-test.each([
+test.each<[string, string, string?]>([
   ['datetime(utc)', '2026-11-25 10:10:00'],
   ['datetime(utc)', '2026/11/25 10:10:00'],
   ['date', '25.11.2026 10:10:00'],
   ['date', '25/11/2026 10:10:00'],
   ['date', '11/25/2026 10:10:00 AM'],
+  ['date', '05.12.2026 10:10:00', '2026-12-05'],
   ['date', '20261125T101000Z'],
-])('a column of dates beside one of milliseconds says when it was: %s, %s', (heading, at) => {
-  const text = `time(millisecond),${heading},charge %\n0,${at},98\n600000,${at},50\n`;
-  const [flight] = flights(text);
-  expect([flight?.startedAt, flight?.durationS]).toEqual(['2026-11-25T10:10:00.000Z', 600]);
+])(
+  'a column of dates beside one of milliseconds says when it was: %s, %s',
+  (heading, at, day = '2026-11-25') => {
+    const text = `time(millisecond),${heading},charge %\n0,${at},98\n600000,${at},50\n`;
+    const [flight] = flights(text);
+    expect([flight?.startedAt, flight?.durationS]).toEqual([`${day}T10:10:00.000Z`, 600]);
+  },
+);
+
+test('twelve o’clock comes first in each half of the day; only slashes may have the month first (Unicode CLDR, en-US and de)', () => {
+  expect(['12:30:00 AM', '12:30:00 PM', '1:30:00 pm'].map(clockIn)).toEqual([1800, 45_000, 48_600]);
+  const form = { monthFirst: true, timeZone: 'UTC' };
+  const dayOf = (text: string) => new Date((dateIn(text, form) ?? 0) * 1000).toISOString().slice(0, 10);
+  expect(dayOf('5/12/2026 10:10')).toBe('2026-05-12');
+  expect(dayOf('5.12.2026 10:10')).toBe('2026-12-05');
+});
+
+test('no number of a log is longer than 64 characters', () => {
+  expect(numberIn('1'.padStart(64, '0'), false)).toBe(1);
+  expect(numberIn('1'.padStart(65, '0'), false)).toBeNull();
 });
 
 test('a date and a clock in two columns are one time', () => {
