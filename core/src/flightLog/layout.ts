@@ -158,8 +158,8 @@ function unitOf(
 
 /** Rows that would go on for longer in a unit are in a smaller one (assumed: no flight lasts two hours). */
 const maxFlightS = 7200;
-/** What would be dated later in a unit is in a smaller one: the year 5138. */
-const maxInstantS = 1e11;
+/** No time is later, s since 1970: the year 5138. What would be in a unit is in a smaller one. */
+export const maxInstantS = 1e11;
 const plainTimeUnits = ['s', 'ms', 'µs', 'ns'] as const satisfies readonly LogUnit[];
 
 /** Times: dates, clocks, or numbers in seconds or parts of them by how far they go. */

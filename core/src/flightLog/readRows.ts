@@ -1,16 +1,15 @@
 import { cellIn, type DateForm, onOrOff } from './cells';
 import { isUtc, type LogColumn } from './columns';
-import { cellsOf, type LogLayout } from './layout';
+import { cellsOf, type LogLayout, maxInstantS } from './layout';
 import { LineSplitter, maxLineLength } from './lines';
 import { type LogProblem, type LogSample, mostToldProblems, type ReadLog } from './sample';
 
 /** More rows than this are not read: a day at ten a second. */
 export const mostRows = 1_000_000;
 
-/** Times of a log are dates where they are after the year 1970 and before 5138, s. */
-const datedFromS = 86_400 * 365;
-const datedUntilS = 1e11;
 const dayS = 86_400;
+/** Times of a log are dates where they are after the year 1970. */
+const datedFromS = 365 * dayS;
 const noDates: DateForm = { monthFirst: false, timeZone: 'UTC' };
 
 /** Reads a log piece by piece: what is fed may end in the middle of a line, and a file of any length is never held as a whole. */
@@ -52,7 +51,7 @@ export class RowReader {
       offsetS === 0 ? this.samples : this.samples.map((one) => ({ ...one, timeS: one.timeS + offsetS }));
     const samples = [...dated].sort((a, b) => a.timeS - b.timeS);
     const [first, last] = [samples[0]?.timeS ?? 0, samples[samples.length - 1]?.timeS ?? 0];
-    const isDated = first > datedFromS && last < datedUntilS;
+    const isDated = first > datedFromS && last < maxInstantS;
     return { samples, isDated, problems: this.problems, leftOut: this.leftOut };
   }
 

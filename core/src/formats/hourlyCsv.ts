@@ -27,8 +27,8 @@ export interface HourlyRows {
 }
 
 /**
- * Hourly weather from CSV: time, temperature, wind and direction at least, in the unit a heading or a cell names, else in the reader's own; times
- * without an offset are the zone's.
+ * Hourly weather from CSV: time, temperature, wind and direction at least, in the unit a heading or a cell names, else in the
+ * reader's own; times without an offset are the zone's.
  * A wrong row is told by line and column and left out; refused when a needed column or every row is missing.
  */
 export function readHourlyCsv(file: string, timeZone: string, units?: ChosenUnits): Outcome<HourlyRows> {

@@ -31,9 +31,9 @@ const hpaPerInchOfMercury = 33.8639;
 const longestReport = 2000;
 
 /**
- * Reads the text of a METAR or SPECI, of several that are divided by "=" the one issued last, each group by its own grammar and in its place. A group that is wrong, unknown or out of
- * place is refused by name, since a report read by half misleads; what is missing is null. Of the
- * trend and remarks behind the report proper nothing is reckoned.
+ * Reads the text of a METAR or SPECI, each group by its own grammar and in its place; of several that are divided by "=" the one
+ * issued last. A group that is wrong, unknown or out of place is refused by name, since a report read by half misleads; what is
+ * missing is null. Of the trend and remarks behind the report proper nothing is reckoned.
  */
 export function readMetar(text: string, nowMs = Date.now()): Outcome<MetarReading> {
   if (text.length > longestReport) {
@@ -160,7 +160,7 @@ function asWritten(token: string): string {
 function readingOf(
   station: string,
   found: readonly Found[],
-  told: Pick<MetarAside, 'trend' | 'trendWindMps' | 'issued' | 'reports'>,
+  around: Pick<MetarAside, 'trend' | 'trendWindMps' | 'issued' | 'reports'>,
 ): Outcome<MetarReading> {
   const named = (name: string) => found.filter(({ group }) => group.name === name);
   const [windGroup] = named('wind');
@@ -188,7 +188,7 @@ function readingOf(
     relativeHumidity: humidity(airTemperatureC, dewPointC),
     qnhHpa: pressures.map(({ parts }) => pressureOf(parts)).find((hpa) => hpa !== null) ?? null,
     aside: {
-      ...told,
+      ...around,
       weather: named('weather').flatMap(({ token }) => (token === '//' ? [] : [token])),
       towering: named('cloud').flatMap(({ token }) => (/(?:CB|TCU)$/.test(token) ? [token] : [])),
       visibilityM:

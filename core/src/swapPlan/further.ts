@@ -19,7 +19,7 @@ function triesFor(problem: Problem): number {
 /** And how often a flight is flown that sums are unsure of: what the plan there is needs, above all. */
 const mostJudged = 10;
 /** Rounds of putting elsewhere what a flight that is not sure took. */
-const mostRounds = 12;
+const maxRounds = 12;
 /** So many numbers of packs are tried at most, the same steps apart. */
 const mostBrought = 15;
 
@@ -52,7 +52,7 @@ function sure(verdicts: Verdicts, found: Found): Found {
       false,
     );
     // Then only flights that are known to be sure are left.
-    if (round < mostRounds && !verdicts.problem.work.isSpent()) now = adapted(verdicts, now.draft, 0);
+    if (round < maxRounds && !verdicts.problem.work.isSpent()) now = adapted(verdicts, now.draft, 0);
   }
 }
 

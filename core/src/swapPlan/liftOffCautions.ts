@@ -27,13 +27,9 @@ export function liftOffCautions(
   for (const flight of flights) {
     const middle = middles[flight.aircraftId];
     const asked = middle && estimateRequestOf(request, flight, site);
-    const outcome = asked && estimate(asked, middle);
-    const cautions: readonly Sentence[] = outcome?.ok
-      ? outcome.value.cautions
-      : outcome
-        ? [outcome.refusal]
-        : [];
-    for (const caution of cautions) {
+    if (!asked) continue;
+    const outcome = estimate(asked, middle);
+    for (const caution of outcome.ok ? outcome.value.cautions : [outcome.refusal]) {
       const key = JSON.stringify([caution.code, caution.values]);
       const known = told.get(key) ?? { caution, flightNumbers: [] };
       known.flightNumbers.push(flight.number);

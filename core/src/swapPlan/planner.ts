@@ -57,7 +57,7 @@ export function plansOf(
 }
 
 /** So often what is asked of a plan may show a better one. */
-const mostRounds = 4;
+const maxRounds = 4;
 
 function* plans(
   problem: Problem,
@@ -75,7 +75,7 @@ function* plans(
     const robustness = robustnessOf(planner, found, beliefs, met);
     const packs = packsBrought(planner, found, met);
     // Fewer packs cannot do better: a plan that does was overlooked.
-    const better = round < mostRounds ? planner.betterOf(met, found) : null;
+    const better = round < maxRounds ? planner.betterOf(met, found) : null;
     if (!better) {
       const unplaced = unplacedTakes(planner, found, beliefs);
       const complete = problem.work.isComplete;

@@ -31,7 +31,7 @@ const fewTakes = 20;
 /** And so often again where what was found was not sure. */
 const mostAgain = 2;
 /** Rounds of finding that a flight is not sure when flown step by step, and seeking on without it. */
-const mostRounds = 12;
+const maxRounds = 12;
 /** By so much more a flight weighs that was found not to be sure. */
 const handicap = 1.01;
 
@@ -176,7 +176,7 @@ export class Planner {
         this.verdicts,
         now,
         failing.map(({ takes }) => takes),
-        round < mostRounds && (isFirst || !this.problem.work.isSpent(searchShare)),
+        round < maxRounds && (isFirst || !this.problem.work.isSpent(searchShare)),
       );
     }
   }
