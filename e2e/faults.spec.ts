@@ -36,6 +36,39 @@ test('a view that cannot be drawn says so, the rest works on, and what was typed
   await expect(note).toHaveValue('over the dam');
 });
 
+test('what could not be fetched takes nothing else down; once the server answers the page is loaded anew', async ({
+  app,
+  page,
+}) => {
+  // Whatever comes after the page itself and its first view; the server may go at any moment.
+  const late =
+    /\/assets\/(menus|Notices|Panels|Search|Gain|FlightChart|KitView|samples|planFiles)-[\w-]+\.(js|css)$/;
+  const health = '**/api/v1/health';
+  await page.route(late, (route) => route.abort());
+  await page.route(health, (route) => route.abort());
+  await page.goto(app.url);
+  await page.getByLabel('Start charge').fill('64');
+  await expect(page.getByText('The plot could not be fetched')).toBeVisible();
+  const foot = page.getByRole('contentinfo');
+  await expect(foot).toContainText('A part of this page could not be fetched: the server does not answer.');
+  await page.getByRole('button', { name: 'Search' }).click();
+  await page.getByRole('link', { name: 'Kit K' }).click();
+  await expect(page.getByRole('heading', { name: 'This view could not be fetched' })).toBeVisible();
+  await page.getByRole('link', { name: 'Minutes 1' }).click();
+  await expect(page.getByLabel('Start charge')).toHaveValue('64');
+  await expect(page.getByRole('button', { name: 'Add a battery' })).toBeVisible();
+
+  await page.unroute(health);
+  const anew = foot.getByRole('button', { name: 'Load the page anew' });
+  await expect(anew).toBeVisible();
+  await page.unroute(late);
+  await anew.click();
+  await expect(foot).not.toContainText('could not be fetched');
+  await expect(page.getByLabel('Start charge')).toHaveValue('64');
+  await page.getByRole('link', { name: 'Kit K' }).click();
+  await expect(page.getByRole('table').first()).toBeVisible();
+});
+
 test('a test that cannot be is asked about, and counts only once it is answered', async ({ app, page }) => {
   await page.goto(`${app.url}/test-flights`);
   const counted = page.getByText(/^\d+ of \d+ flights count/);

@@ -1,14 +1,15 @@
 import { MantineProvider } from '@mantine/core';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 import { useChosen } from '../state/chosen';
+import { lazyPart } from '../state/lazyPart';
 import { fromTokens, theme } from '../theme/theme';
 import { Equipped } from './Equipped';
 import { Shell } from './Shell';
 import { type Path, viewAt } from './viewAt';
 import { Waiting } from './Waiting';
 
-const Bare = lazy(() => import('./Bare'));
+const Bare = lazyPart(async () => (await import('./Bare')).Bare);
 
 /** Of use only with an aircraft; where there is none they begin with one. */
 const needAircraft: readonly Path[] = ['/minutes', '/way-home', '/kit'];

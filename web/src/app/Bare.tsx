@@ -1,10 +1,11 @@
 import { Anchor } from '@mantine/core';
 import { IconArrowLeft } from '@tabler/icons-react';
-import { lazy, Suspense, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { Link, Outlet, useLocation } from 'react-router';
 import { Guard } from '../parts/Guard';
 import { useRecords } from '../records/records';
 import type { Loading } from '../records/state';
+import { lazyPart } from '../state/lazyPart';
 import styles from './Bare.module.css';
 import { useLoading } from './useLoading';
 import { useStayInStep } from './useStayInStep';
@@ -13,7 +14,7 @@ import { Waiting } from './Waiting';
 /** The server is asked again after so long: what runs here must be kept once it is back. */
 const againMs = 3000;
 
-const Notices = lazy(() => import('./Notices'));
+const Notices = lazyPart(async () => (await import('./Notices')).Notices);
 
 function useUntilRead(loading: Loading): void {
   useEffect(() => {
@@ -30,7 +31,7 @@ const wayOut: Readonly<Record<string, { readonly to: string; readonly name: stri
 const usualWayOut = { to: '/test-flights', name: 'Test flights' };
 
 /** The frame of what needs the whole screen: a clock in the air, a card to print. The way out is small and at the top. */
-export default function Bare() {
+export function Bare() {
   const { all } = useLoading();
   const { pathname } = useLocation();
   const out = wayOut[pathname] ?? usualWayOut;

@@ -1,9 +1,9 @@
-import { lazy } from 'react';
 import { Outlet } from 'react-router';
 import { useRecords } from '../records/records';
 import { useConditions } from '../state/current';
+import { lazyPart } from '../state/lazyPart';
 
-const FirstSteps = lazy(() => import('../firstSteps/FirstSteps'));
+const FirstSteps = lazyPart(async () => (await import('../firstSteps/FirstSteps')).FirstSteps);
 
 /** The view, or where there is no aircraft yet, the steps to the first one. */
 export function Equipped() {

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { LinkButton } from '../parts/LinkButton';
 import { useRecords } from '../records/records';
 import { conflictsIn, refusalsIn, savingOf } from '../records/saving';
+import { loadAnew, useMissing } from '../state/lazyPart';
 import styles from './Footer.module.css';
 import { titleOf } from './titleOf';
 import type { Panel } from './useOpened';
@@ -34,6 +35,7 @@ export function Footer({ onOpen }: { readonly onOpen: (panel: Panel) => void }) 
 
 function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
   const { waiting, isKept, failures, trouble, damagedIds, retry } = useRecords();
+  const missing = useMissing();
   const saving = savingOf({ waiting, failures });
   const conflicts = useMemo(() => conflictsIn(waiting), [waiting]);
   const [refusal] = useMemo(() => refusalsIn(waiting), [waiting]);
@@ -63,6 +65,13 @@ function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
       {saving.state === 'saving' && <span>saving …</span>}
       {saving.state === 'saved' && trouble && <span role="alert">{trouble}</span>}
       {saving.state === 'saved' && !trouble && conflicts.length === 0 && !refusal && <span>saved</span>}
+      {missing !== 'nothing' && (
+        <span role="status" className={styles.trouble}>
+          <IconCloudOff size={14} aria-hidden /> A part of this page could not be fetched
+          {missing === 'parts' ? '. ' : ': the server does not answer. All else works on.'}
+          {missing === 'parts' && <LinkButton onClick={() => void loadAnew()}>Load the page anew</LinkButton>}
+        </span>
+      )}
       {damagedIds.length > 0 && (
         <span role="alert" className={styles.trouble}>
           {damagedIds.length === 1 ? 'One record' : `${damagedIds.length} records`} cannot be read and are

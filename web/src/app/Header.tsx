@@ -1,15 +1,16 @@
 import { ActionIcon, Button, NavLink, Tooltip } from '@mantine/core';
 import { IconSearch } from '@tabler/icons-react';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { NavLink as RouterLink, useLocation } from 'react-router';
 import { usePhone } from '../parts/usePhone';
 import { useChosen } from '../state/chosen';
+import { lazyPart } from '../state/lazyPart';
 import styles from './Header.module.css';
 import type { Panel } from './useOpened';
 import { sideViews, views } from './views';
 
-const LookMenu = lazy(() => import('./menus').then(({ LookMenu: menu }) => ({ default: menu })));
-const MoreMenu = lazy(() => import('./menus').then(({ MoreMenu: menu }) => ({ default: menu })));
+const LookMenu = lazyPart(async () => (await import('./menus')).LookMenu);
+const MoreMenu = lazyPart(async () => (await import('./menus')).MoreMenu);
 
 interface Props {
   readonly onOpen: (panel: Panel) => void;

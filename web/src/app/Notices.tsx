@@ -3,6 +3,6 @@ import '@mantine/notifications/styles.css';
 import { Notifications } from '@mantine/notifications';
 
 /** Where it is told what was done, with the way back. */
-export default function Notices() {
+export function Notices() {
   return <Notifications position="bottom-left" />;
 }

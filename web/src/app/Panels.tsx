@@ -11,7 +11,7 @@ interface Props {
 }
 
 /** What opens over any view. */
-export default function Panels({ opened, onClose }: Props) {
+export function Panels({ opened, onClose }: Props) {
   return (
     <>
       <ConditionsDrawer opened={opened === 'conditions'} onClose={onClose} />

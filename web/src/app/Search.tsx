@@ -17,7 +17,7 @@ interface Props {
 }
 
 /** Goes to any view, battery, shot or action by a few letters of its name. */
-export default function Search({ asked, onOpen }: Props) {
+export function Search({ asked, onOpen }: Props) {
   const navigate = useNavigate();
   const choose = useChosen((state) => state.choose);
   const { batteries, aircraft, shoots, undo, undoSteps, redo, redoSteps } = useRecords();

@@ -1,12 +1,13 @@
 import { Button } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { Ribbon } from '../conditions/Ribbon';
 import { Guard } from '../parts/Guard';
 import { useKeys } from '../parts/keys';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
+import { fetchPart, lazyPart } from '../state/lazyPart';
 import { Footer } from './Footer';
 import { Header } from './Header';
 import styles from './Shell.module.css';
@@ -19,10 +20,10 @@ import { views } from './views';
 import { Waiting } from './Waiting';
 import waiting from './Waiting.module.css';
 
-const Notices = lazy(() => import('./Notices'));
-const Panels = lazy(() => import('./Panels'));
-const Search = lazy(() => import('./Search'));
-const TakesFits = lazy(() => import('./TakesFits'));
+const Notices = lazyPart(async () => (await import('./Notices')).Notices);
+const Panels = lazyPart(async () => (await import('./Panels')).Panels);
+const Search = lazyPart(async () => (await import('./Search')).Search);
+const TakesFits = lazyPart(async () => (await import('./TakesFits')).TakesFits);
 
 /** The frame of every view: folder tabs in working order, the ribbon of conditions, and the foot with saving and undo. */
 export function Shell() {
@@ -60,7 +61,7 @@ export function Shell() {
   useEffect(() => {
     if (all !== 'ready') return;
     whenIdle(fetchAllViews);
-    whenIdle(() => void import('../records/samples').then(({ followSamples }) => followSamples()));
+    whenIdle(() => void fetchPart(() => import('../records/samples')).then((part) => part?.followSamples()));
   }, [all]);
 
   return (

@@ -9,7 +9,7 @@ const settledMs = 2000;
 const taken = new Set<string>();
 
 /** Learns from new flights at once, for the aircraft whose pilot wants that; nothing is seen of it but that it can be undone. */
-export default function TakesFits() {
+export function TakesFits() {
   const aircraft = useRecords((state) => state.aircraft);
   const batteries = useRecords((state) => state.batteries);
   const testFlights = useRecords((state) => state.testFlights);

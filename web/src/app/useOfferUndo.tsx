@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { useEffect } from 'react';
 import { capital } from '../parts/capital';
 import { useRecords } from '../records/records';
+import { fetchPart } from '../state/lazyPart';
 import styles from './Footer.module.css';
 
 const id = 'undo';
@@ -29,7 +30,9 @@ let isOffered = false;
 async function offer(label: string | null): Promise<void> {
   if (label === null && !isOffered) return;
   isOffered = label !== null;
-  const { notifications } = await import('@mantine/notifications');
+  const notices = await fetchPart(() => import('@mantine/notifications'));
+  if (!notices) return;
+  const { notifications } = notices;
   notifications.hide(id);
   if (label === null || !isOffered) return;
   notifications.show({

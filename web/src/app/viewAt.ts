@@ -1,4 +1,6 @@
-import { type ComponentType, lazy } from 'react';
+import type { ComponentType } from 'react';
+import { lazyPart } from '../state/lazyPart';
+import { Unfetched } from './Unfetched';
 
 /** Each view is a chunk of its own, fetched when it is opened, or before, when the page has nothing else to do. */
 const chunks = {
@@ -14,7 +16,7 @@ const chunks = {
 } as const satisfies Record<string, () => Promise<ComponentType>>;
 export type Path = keyof typeof chunks;
 
-const fetched = (path: Path) => lazy<ComponentType>(async () => ({ default: await chunks[path]() }));
+const fetched = (path: Path) => lazyPart<ComponentType>(chunks[path], Unfetched);
 
 /** The view of each address. */
 export const viewAt: Readonly<Record<Path, ComponentType>> = {

@@ -1,5 +1,6 @@
 import { Skeleton } from '@mantine/core';
-import { type ComponentProps, type ComponentType, lazy, Suspense } from 'react';
+import { type ComponentProps, type ComponentType, Suspense } from 'react';
+import { lazyPart } from '../state/lazyPart';
 import styles from './chart.module.css';
 
 /** Charts measure their words once, so the figures' font comes first; but they do not wait for it for ever. */
@@ -21,10 +22,10 @@ function Unfetched() {
 /** A chart that is fetched, with what draws it, when it is first to be seen. */
 // biome-ignore lint/suspicious/noExplicitAny: the props of whichever chart it is
 export function lazyChart<Chart extends ComponentType<any>>(fetchChart: () => Promise<Chart>) {
-  const Fetched = lazy(async () => {
-    const [chart] = await Promise.all([fetchChart().catch(() => Unfetched), fonts()]);
-    return { default: chart };
-  });
+  const Fetched = lazyPart(async () => {
+    const [chart] = await Promise.all([fetchChart(), fonts()]);
+    return chart;
+  }, Unfetched);
   return function LazyChart(props: ComponentProps<Chart>) {
     return (
       <Suspense fallback={<Skeleton className={styles.chart} radius="sm" />}>

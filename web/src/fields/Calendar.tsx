@@ -8,7 +8,7 @@ interface Props {
 }
 
 /** The days of a month; weeks begin as they do where the pilot lives. */
-export default function Calendar({ day, onPick }: Props) {
+export function Calendar({ day, onPick }: Props) {
   return (
     <DatePicker
       value={day || null}

@@ -1,13 +1,14 @@
 import { ActionIcon, Popover, TextInput } from '@mantine/core';
 import { IconCalendar } from '@tabler/icons-react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
+import { lazyPart } from '../state/lazyPart';
 import styles from './field.module.css';
 import { dayComesFirst, readMoment, writeMoment } from './moments';
 import { fieldProps, type Standing } from './shape';
 import { useTyped } from './useTyped';
 
 /** Loaded when it is first opened. */
-const Calendar = lazy(() => import('./Calendar'));
+const Calendar = lazyPart(async () => (await import('./Calendar')).Calendar);
 
 const dayFirst = dayComesFirst(navigator.language);
 

@@ -73,7 +73,7 @@ function begin(): Draft {
 }
 
 /** An empty kit leads in three steps from the box to the first strip; what is typed stays when going back, and after a reload. */
-export default function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) {
+export function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) {
   const [draft, keepDraft] = useDraft('first steps', begin);
   const form = useForm<Draft>({
     mode: 'controlled',

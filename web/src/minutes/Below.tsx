@@ -10,7 +10,7 @@ import {
   spec,
   withDoubt,
 } from '@acorn-tally/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { shownPlan } from '../answers/planned';
 import { useLedger } from '../answers/useBands';
 import { FlightTable } from '../charts/FlightTable';
@@ -21,11 +21,13 @@ import { Switch } from '../fields/Switch';
 import { keptPlaceOf } from '../parts/kitWords';
 import { Section } from '../parts/Section';
 import { beliefAbout } from '../state/belief';
+import { lazyPart } from '../state/lazyPart';
 import styles from './Below.module.css';
 import { Ledger } from './Ledger';
-import { WhatIfs } from './WhatIfs';
 
-const MeasureNext = lazy(() => import('./MeasureNext'));
+/** Each of them is fetched when it is first asked. */
+const WhatIfs = lazyPart(async () => (await import('./WhatIfs')).WhatIfs);
+const MeasureNext = lazyPart(async () => (await import('./MeasureNext')).MeasureNext);
 
 interface Props {
   readonly aircraft: AircraftRecord;
@@ -82,25 +84,25 @@ export function Below(props: Props) {
         end={<Switch label="About the minutes" value={question} options={questions} onChange={setQuestion} />}
       >
         {question === 'ledger' && <LedgerOf {...props} />}
-        {question === 'what-if' && (
-          <WhatIfs
-            request={props.request}
-            known={beliefAbout(aircraft).known}
-            keptAt={keptPlaceOf(battery)}
-            estimate={props.estimate}
-            plannedS={flight.planned?.usableS ?? null}
-          />
-        )}
-        {question === 'measure' && (
-          <Suspense fallback={null}>
+        <Suspense fallback={null}>
+          {question === 'what-if' && (
+            <WhatIfs
+              request={props.request}
+              known={beliefAbout(aircraft).known}
+              keptAt={keptPlaceOf(battery)}
+              estimate={props.estimate}
+              plannedS={flight.planned?.usableS ?? null}
+            />
+          )}
+          {question === 'measure' && (
             <MeasureNext
               battery={battery}
               aircraft={aircraft}
               conditions={props.conditions}
               band={(fresh && band) || null}
             />
-          </Suspense>
-        )}
+          )}
+        </Suspense>
       </Section>
     </div>
   );

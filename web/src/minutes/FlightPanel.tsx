@@ -6,7 +6,7 @@ import {
   usualReturnHeightM,
 } from '@acorn-tally/core';
 import { Anchor } from '@mantine/core';
-import { lazy, memo, type ReactNode, Suspense, useCallback, useState } from 'react';
+import { memo, type ReactNode, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import field from '../fields/field.module.css';
@@ -17,14 +17,13 @@ import { useTouched } from '../parts/useTouched';
 import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useFleet } from '../state/current';
+import { lazyPart } from '../state/lazyPart';
 import { useWriter } from '../state/units';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
 
 /** Fetched when it is first opened. */
-const SpecSheetDrawer = lazy(() =>
-  import('../parts/SpecSheetDrawer').then((module) => ({ default: module.SpecSheetDrawer })),
-);
+const SpecSheetDrawer = lazyPart(async () => (await import('../parts/SpecSheetDrawer')).SpecSheetDrawer);
 
 interface Props {
   readonly aircraft: AircraftRecord;

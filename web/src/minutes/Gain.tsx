@@ -8,7 +8,7 @@ import styles from './Trust.module.css';
 import { type Asked, useGains } from './useGains';
 
 /** What would gain most minutes to plan on; and whether there are flights that could teach more than is used. */
-export default function Gain({ band, ...asked }: Asked & { readonly band: Band }) {
+export function Gain({ band, ...asked }: Asked & { readonly band: Band }) {
   const isRead = useRecords((state) => state.loadingRest === 'ready');
   const choose = useChosen((state) => state.choose);
   const { gains, learn } = useGains(asked, band);

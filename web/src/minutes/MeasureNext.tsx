@@ -6,7 +6,7 @@ import { Note } from '../parts/Note';
 import { type Asked, useGains } from './useGains';
 
 /** What a pilot could find out or fly, and by how much each would narrow the band. */
-export default function MeasureNext({ band, ...asked }: Asked & { readonly band: Band | null }) {
+export function MeasureNext({ band, ...asked }: Asked & { readonly band: Band | null }) {
   const { gains } = useGains(asked, band);
   if (!band) return <Note>reckoning …</Note>;
   const { usableS } = band;

@@ -5,14 +5,15 @@ import {
   type DayAtPlace,
   minutesAndSeconds,
 } from '@acorn-tally/core';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { basisInWords } from '../answers/trust';
 import { inHundred } from '../fields/percent';
 import { Chosen } from '../parts/Desk';
 import { beliefAbout } from '../state/belief';
+import { lazyPart } from '../state/lazyPart';
 import styles from './Trust.module.css';
 
-const Gain = lazy(() => import('./Gain'));
+const Gain = lazyPart(async () => (await import('./Gain')).Gain);
 
 interface Props {
   readonly battery: BatteryRecord;

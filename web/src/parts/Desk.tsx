@@ -1,13 +1,14 @@
 import { Button } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconAdjustmentsHorizontal } from '@tabler/icons-react';
-import { lazy, type ReactNode, Suspense } from 'react';
+import { type ReactNode, Suspense } from 'react';
+import { lazyPart } from '../state/lazyPart';
 import styles from './Desk.module.css';
 import { usePhone } from './usePhone';
 import { useTouched } from './useTouched';
 
 /** Fetched when it is first pulled up. */
-const Sheet = lazy(() => import('./Sheet'));
+const Sheet = lazyPart(async () => (await import('./Sheet')).Sheet);
 
 interface Props {
   /** What is chosen here, as in "Flight". */

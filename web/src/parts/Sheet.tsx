@@ -12,7 +12,7 @@ interface Props extends PanelProps {
 }
 
 /** Comes up over the lower part of a phone's screen; what it changes goes on being seen, and scrolled, above it. */
-export default function Sheet({ label, opened, onClose, children }: Props) {
+export function Sheet({ label, opened, onClose, children }: Props) {
   return (
     <Drawer.Root opened={opened} onClose={onClose} position="bottom" size="58dvh" lockScroll={false}>
       <Drawer.Content aria-label={label} classNames={{ content: styles.sheet }}>

@@ -1,6 +1,7 @@
 import type { Kind } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useRecords } from '../records/records';
+import { fetchPart } from '../state/lazyPart';
 import styles from './useRemoval.module.css';
 
 /** What may be done instead with a record that others need. */
@@ -23,7 +24,9 @@ const id = 'not-removed';
 const mostNamed = 4;
 
 async function tell(name: string, users: readonly string[], instead: Instead | undefined): Promise<void> {
-  const { notifications } = await import('@mantine/notifications');
+  const notices = await fetchPart(() => import('@mantine/notifications'));
+  if (!notices) return;
+  const { notifications } = notices;
   const act = () => {
     notifications.hide(id);
     instead?.run();

@@ -17,7 +17,7 @@ interface Props extends PanelProps {
 }
 
 /** Rows of a table program become shots; wrong ones are told by their line. */
-export default function PasteShots({ shoot, text, onType, opened, onClose }: Props) {
+export function PasteShots({ shoot, text, onType, opened, onClose }: Props) {
   const conditions = useConditionsOf(shoot);
   const clock = clockAt(conditions);
   const edit = useRecords((state) => state.edit);

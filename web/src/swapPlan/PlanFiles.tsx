@@ -3,7 +3,10 @@ import { Anchor } from '@mantine/core';
 import { Link } from 'react-router';
 import { LinkButton } from '../parts/LinkButton';
 import { saveFile } from '../parts/saveFile';
+import { fetchPart } from '../state/lazyPart';
 import styles from './PlanFiles.module.css';
+
+const fetchFiles = () => fetchPart(() => import('./planFiles'));
 
 interface Props {
   readonly plan: SwapPlan;
@@ -17,18 +20,18 @@ export function PlanFiles({ plan, request, shoot, conditions }: Props) {
   const coordinates = conditions.site.coordinates ?? null;
   const name = shoot.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
   const calendar = async () => {
-    const { writePlanCalendar } = await import('./planFiles');
+    const files = await fetchFiles();
     const made = { name: shoot.name, request, plan, madeAt: new Date().toISOString() };
-    saveFile(`${name}.ics`, 'text/calendar', writePlanCalendar(made));
+    if (files) saveFile(`${name}.ics`, 'text/calendar', files.writePlanCalendar(made));
   };
   const csv = async () => {
-    const { writePlanCsv } = await import('./planFiles');
-    saveFile(`${name}.csv`, 'text/csv', writePlanCsv({ request, plan }));
+    const files = await fetchFiles();
+    if (files) saveFile(`${name}.csv`, 'text/csv', files.writePlanCsv({ request, plan }));
   };
   const gpx = async () => {
-    if (!coordinates) return;
-    const { writePointsGpx } = await import('./planFiles');
-    const text = writePointsGpx(request, coordinates, conditions.weather.elevationM);
+    const files = coordinates && (await fetchFiles());
+    if (!files) return;
+    const text = files.writePointsGpx(request, coordinates, conditions.weather.elevationM);
     saveFile(`${name}.gpx`, 'application/gpx+xml', text);
   };
   return (

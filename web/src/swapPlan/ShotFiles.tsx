@@ -1,10 +1,11 @@
 import { type ShootRecord, writeShotsCsv } from '@acorn-tally/core';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { LinkButton } from '../parts/LinkButton';
 import { saveFile } from '../parts/saveFile';
+import { lazyPart } from '../state/lazyPart';
 
 /** Fetched when it is first opened. */
-const PasteShots = lazy(() => import('./PasteShots'));
+const PasteShots = lazyPart(async () => (await import('./PasteShots')).PasteShots);
 
 /** Shots from a spreadsheet, and to one. What was pasted and not yet taken stays while the panel is closed. */
 export function ShotFiles({ shoot }: { readonly shoot: ShootRecord }) {

@@ -1,7 +1,7 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
 import { ActionIcon, Button } from '@mantine/core';
 import { IconArrowsDiff, IconClockPlay } from '@tabler/icons-react';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { followClocks, useClocks } from '../flightClock/useClocks';
 import { Choosable } from '../parts/Choosable';
@@ -16,6 +16,7 @@ import { useRecords } from '../records/records';
 import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
+import { lazyPart } from '../state/lazyPart';
 import { AllFlights } from './AllFlights';
 import { Comparison } from './Comparison';
 import { everyTest, listed } from './filter';
@@ -27,7 +28,7 @@ import styles from './TestFlightsView.module.css';
 import { type TestRow, useTests } from './useTests';
 import { missInWords } from './words';
 
-const ImportPanel = lazy(() => import('./ImportPanel').then((module) => ({ default: module.ImportPanel })));
+const ImportPanel = lazyPart(async () => (await import('./ImportPanel')).ImportPanel);
 
 /** More lines in one plot cannot be told apart. */
 const mostCompared = 4;
