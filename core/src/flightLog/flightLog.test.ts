@@ -400,6 +400,10 @@ test('no number of a log is longer than 64 characters', () => {
 test('a date and a clock in two columns are one time', () => {
   const [flight] = flights('date,time,charge %\n2026-11-25,23:55:00,98\n2026-11-26,00:05:00,50\n');
   expect([flight?.startedAt, flight?.durationS]).toEqual(['2026-11-25T23:55:00.000Z', 600]);
+  // The first date may come late; what lies in the year 33658 is no date.
+  const [late] = flights('date,time,charge %\n,23:55:00,98\n2026-11-26,00:05:00,50\n');
+  expect([late?.startedAt, late?.durationS]).toEqual(['2026-11-25T23:55:00.000Z', 600]);
+  expect(read('time s,charge %\n1000000000000,98\n1000000000600,50\n').isDated).toBe(false);
 });
 
 test('a cell or a line longer than any log has is told, not held, and what follows is read', () => {

@@ -114,6 +114,8 @@ describe('what goes on which battery', () => {
     const batteries = request.batteries.slice(0, 1);
     const noPower = { ...hub, untilAt: '2026-11-26T08:10:00Z' };
     expect(plan(shots, { batteries, chargers: [noPower] }).unplaced).toHaveLength(1);
+    const foreign = { ...hub, aircraftIds: ['other'] };
+    expect(plan(shots, { batteries, chargers: [foreign] }).unplaced).toHaveLength(1);
     expect(plan(shots, { batteries, chargers: [hub] }).figures.takeoffs).toBe(2);
   });
 

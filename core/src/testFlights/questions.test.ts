@@ -43,6 +43,15 @@ test('what is far too short is asked as well; hard flying in a third of the box 
   expect(codes(32 * 60)).toEqual(['longer-than-box']);
 });
 
+test('a reading that comes four times too early for what the whole flight spent is asked; one that spent next to nothing is not', () => {
+  // By hand: 73 % in 960 s are 0.076 % a second, so 20 % gone are due at 263 s and four times too early before 66 s.
+  const codes = (timeS: number, charge: number) =>
+    ask({ test: { ...hover, checkpoints: [{ timeS, charge }] } }).map(({ code }) => code);
+  expect(codes(60, 0.78)).toEqual(['reading-too-early']);
+  expect(codes(72, 0.78)).toEqual([]);
+  expect(codes(5, 0.94)).toEqual([]);
+});
+
 test('dated tomorrow, and a gust below the wind, are asked; a clock five minutes fast is not', () => {
   const codes = (change: Partial<AskedTest>) => ask(change).map(({ code }) => code);
   expect(codes({ flownAt: '2026-11-27T10:00:00Z' })).toEqual(['dated-later']);

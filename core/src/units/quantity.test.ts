@@ -82,6 +82,13 @@ test.each<[Quantity, string, number]>([
   expect('value' in read ? read.value : read).toBeCloseTo(si, 5);
 });
 
+test('what is longer than any number with its unit is no number', () => {
+  expect(readTyped(wind, '12.'.padEnd(64, '0'))).toEqual({ value: 12 });
+  expect(readTyped(wind, '12.'.padEnd(65, '0'))).toEqual({
+    message: expect.stringContaining('a number in m/s is needed'),
+  });
+});
+
 test('a unit of another kind is not understood', () => {
   expect(readTyped(wind, '12 ft')).toEqual({ message: 'Wind: a number in m/s is needed, not “12 ft”.' });
 });

@@ -46,3 +46,9 @@ test('a site seen from its sheepfold: the take-off place is a place to land, the
   expect(obstacles?.[0]?.widthM).toBeGreaterThan(10_000);
   expect(ceilingM).toBe(120);
 });
+
+test('a wood that the new home lies in begins at that home, and is no wider than it was beyond it', () => {
+  const wood = { name: 'wood', distanceM: 100, widthM: 200, heightM: 18, bearingDeg: 0 };
+  const { obstacles } = siteFrom({ name: 'clearing', distanceM: 150, bearingDeg: 0 }, { obstacles: [wood] });
+  expect(obstacles?.[0]).toMatchObject({ distanceM: 0, widthM: expect.closeTo(150, 9), bearingDeg: 0 });
+});

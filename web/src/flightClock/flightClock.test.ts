@@ -207,6 +207,33 @@ test('a clock begun while the kept ones are being read does not vanish', async (
   expect(store.getState().clocks).toHaveLength(1);
 });
 
+test('a mark that is written while the kept ones are being read stands, though they were read without it', async () => {
+  const working = clockShelfIn('late-clock-test', null);
+  const store = clocksStore(working, ids());
+  await store.getState().read();
+  const { id } = store.getState().begin(plan);
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  let release: (() => void) | null = null;
+  const late = clocksStore(
+    {
+      ...working,
+      async all() {
+        const clocks = await working.all();
+        if (!release) await new Promise<void>((resolve) => (release = resolve));
+        return clocks;
+      },
+    },
+    ids(),
+  );
+  const reading = late.getState().read();
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  late.getState().note([id], began);
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  (release as (() => void) | null)?.();
+  await reading;
+  expect(late.getState().clocks?.[0]?.events).toEqual([began]);
+});
+
 test('a reading that goes the wrong way does not count before it is confirmed, nor in what is expected', () => {
   const flown = { kind: 'flight', startCharge: 0.98 } as const;
   const slip = [began, mark(120, 0.79), mark(180, 0.95)];
@@ -219,7 +246,8 @@ test('a reading that goes the wrong way does not count before it is confirmed, n
   expect(confirmed.held).toBeNull();
   expect(runningOf([...slip, { what: 'undone', atMs: 0 }], flown).held).toBeNull();
   // The next reading is held against the last that counts.
-  expect(runningOf([...slip, mark(240, 0.7)], flown).marks.map(({ charge }) => charge)).toEqual([0.79, 0.7]);
+  const next = runningOf([...slip, mark(240, 0.7)], flown);
+  expect([next.marks.map(({ charge }) => charge), next.held]).toEqual([[0.79, 0.7], null]);
   const charged = { kind: 'charge', startCharge: 0.2 } as const;
   expect(runningOf([began, mark(60, 0.3), mark(120, 0.25)], charged).held?.charge).toBe(0.25);
 });
