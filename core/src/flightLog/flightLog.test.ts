@@ -278,6 +278,9 @@ test('samples written as they are kept are read back; as GPX and GeoJSON their p
   }
   expect(wrongSamplesLine(text.replace(/^.*\n/, ''))).toBe(1);
   expect(wrongSamplesLine(`${text}<script>,,,,,,,,,\n`)).toBe(62);
+  // No sample is longer than 300 characters.
+  expect(wrongSamplesLine(`${text}${'1'.padEnd(291, '0')},,,,,,,,,\n`)).toBeNull();
+  expect(wrongSamplesLine(`${text}${'1'.padEnd(292, '0')},,,,,,,,,\n`)).toBe(62);
 });
 
 test('a test that is written as CSV is read back', () => {

@@ -28,8 +28,7 @@ export function headed(
   for (const names of columns) {
     const words = names.flatMap((name) => [partedHeading(name).words, plain(name)]);
     const at = parted.findIndex(
-      ({ words: own }, i) =>
-        (words.includes(own) || words.includes(plain(table.headings[i] ?? ''))) && !taken(found, i),
+      ({ words: own }, i) => words.includes(own) || words.includes(plain(table.headings[i] ?? '')),
     );
     if (at >= 0) found.set(names[0].toLowerCase(), at);
   }

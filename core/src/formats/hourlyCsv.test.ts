@@ -19,6 +19,14 @@ describe('hourly weather', () => {
     });
   });
 
+  test.each(['from (deg)', 'direction [degrees]', 'from'])(
+    'a direction headed %s is in degrees',
+    (heading) => {
+      const headed = readHourlyCsv(`time,temperature,wind,${heading}\n2026-11-26T08:00Z,4,3,240\n`, 'UTC');
+      expect(headed.ok && headed.value.hours[0]?.wind.fromDeg).toBe(240);
+    },
+  );
+
   test('written and read again it is the same', () => {
     const again = readHourlyCsv(writeHourlyCsv(hours), 'UTC');
     expect(again.ok && again.value.hours[0]).toEqual(hours[0]);

@@ -280,11 +280,24 @@ test('what is not reckoned with is told: thunderstorm, freezing fog, what is for
   // November has no 31st: it was October's.
   expect(minds('XXHF 310950Z 24008KT 9999 09/08 Q1008')[0]).toMatch(/^It is 31(\.0)? days old$/);
   expect(minds('XXHF 010950Z 24008KT 9999 09/08 Q1008 NOSIG')).toEqual([]);
+  // A statute mile is 1,609.344 m (NIST SP 811, appendix B.8), half of it 805 m.
+  expect(minds('XXHF 010950Z 24008KT 1/2SM 09/09 A2977')).toEqual(['One sees no farther than 805 m']);
+  expect(minds('XXHF 010950Z 24008KT 9/10SM 09/09 A2977')).toEqual(['One sees no farther than 1448 m']);
+  expect(minds('XXHF 010950Z 24008KT 1SM 09/09 A2977')).toEqual([]);
+  // Two hours old is old; half an hour ahead is a clock that differs, no report of last month.
+  expect(minds('XXHF 010801Z 24008KT 9999 09/08 Q1008')).toEqual([]);
+  expect(minds('XXHF 010755Z 24008KT 9999 09/08 Q1008')).toHaveLength(1);
+  expect(minds('XXHF 011030Z 24008KT 9999 09/08 Q1008')).toEqual([]);
+  expect(minds('XXHF 011130Z 24008KT 9999 09/08 Q1008')).toHaveLength(1);
 });
 
 test('of reports divided by = the one issued last is read', () => {
-  const text = 'METAR XXHF 010820Z 24008KT 9999 05/03 Q1008=\nMETAR XXHF 010850Z 25012KT 9999 06/03 Q1009=';
-  const read = readMetar(text, Date.parse('2026-12-01T10:00:00Z'));
-  expect(read.ok && read.value.qnhHpa).toBe(1009);
-  expect(read.ok && read.value.aside.reports).toBe(2);
+  const two = [
+    'METAR XXHF 010820Z 24008KT 9999 05/03 Q1008=',
+    'METAR XXHF 010850Z 25012KT 9999 06/03 Q1009=',
+  ];
+  for (const reports of [two, [...two].reverse()]) {
+    const read = readMetar(reports.join('\n'), Date.parse('2026-12-01T10:00:00Z'));
+    expect(read.ok && [read.value.qnhHpa, read.value.aside.reports]).toEqual([1009, 2]);
+  }
 });

@@ -105,8 +105,8 @@ export type Typed =
   | { readonly value: number }
   | { readonly message: string; readonly either?: readonly number[] };
 
-/** A longer text than any number is not quoted in full. */
-const quotedLength = 40;
+/** No number with its unit is longer; of a longer text so much is quoted. */
+const maxTypedLength = 40;
 
 /**
  * Reads what a person typed: in the quantity's own unit, or in any of its kind written after the number ("12 mph"), with the
@@ -133,11 +133,8 @@ export function readTyped(quantity: Quantity, text: string, marks: NumberMarks =
   return { message: violation(quantity, second ?? first) as string };
 }
 
-/** No number with its unit is longer. */
-const maxTypedLength = 64;
-
 function quoted(text: string): string {
-  return text.length > quotedLength ? `${text.slice(0, quotedLength)}…` : text;
+  return text.length > maxTypedLength ? `${text.slice(0, maxTypedLength)}…` : text;
 }
 
 /** A bound typed as it is shown, so rounded, is the bound. */
@@ -155,7 +152,6 @@ function readingsOf(quantity: Quantity, text: string, marks: NumberMarks): reado
   if (clock !== null) return [clock];
   const compass = quantity.compass ? readCompass(text) : null;
   if (compass !== null) return [compass];
-  if (text.length > quotedLength) return [];
   const match = /^([+−-]?(?:\d(?:[\d.,'’\s]*\d)?[.,]?|[.,]\d+)(?:e[+-]?\d+)?)\s*(\D.*)?$/i.exec(text);
   const numeral = match && readNumeral(match[1] as string, marks);
   if (!match || !numeral) return [];
