@@ -46,6 +46,15 @@ test('8 m/s against a 9–10 m/s headwind never comes home (common practice), an
   expect(refusal).toMatchObject({ code: 'home-unreachable', values: { driftMps: expect.closeTo(1.5, 9) } });
 });
 
+test('a wind across is named where there is one to speak of: 12° off 9.5 m/s are 2 m/s, 2° are 0.3', () => {
+  const said = (fromDeg: number) => {
+    const refusal = home(300, 60, windy(9.5, fromDeg));
+    return 'code' in refusal ? toldInSi(refusal) : '';
+  };
+  expect(said(252)).toContain('and 2 m/s across');
+  expect(said(242)).not.toContain('across');
+});
+
 test('more headwind never shortens the way home (seed 6)', () => {
   const wind = fc.double({ min: 0, max: 12, noNaN: true });
   holds(

@@ -685,6 +685,24 @@ test('before lift-off a plan warns of what its estimates warn of: a return heigh
   expect(only?.flightNumbers).toEqual(made.flights.map(({ number }) => number));
 });
 
+test('a flight of several shots is warned at its farthest and its highest', () => {
+  const conditions = {
+    ...jayOnTheFell.conditions,
+    wind: { speedMps: 2.7, gustMps: 3, fromDeg: 240, readingHeightM: 2 },
+  };
+  const shots = [shot('near and high', 2, { heightM: 100 }), shot('far', 2, { distanceM: 240 })];
+  const asked = { ...request, conditions, shots };
+  const made = answered(planSwaps(asked, few));
+  expect(made.flights).toHaveLength(1);
+  const cautions = liftOffCautions(asked, made, { ceilingM: 80 }, { jay: boxMiddle });
+  expect(cautions.map(({ caution }) => [caution.code, caution.values])).toEqual(
+    expect.arrayContaining([
+      ['slow-way-home', expect.objectContaining({ farthestM: 240 })],
+      ['above-ceiling', { ceilingM: 80 }],
+    ]),
+  );
+});
+
 test('shots that contradict are left out with those that come after them, and the rest is planned', () => {
   const none = { earliestAt: '2026-11-26T09:00:00Z', latestAt: '2026-11-26T09:02:00Z' };
   const shots = [
@@ -702,6 +720,9 @@ test('shots that contradict are left out with those that come after them, and th
     request: null,
     messages: ['A plan needs a battery.'],
   });
+  // What was flown is no wish that could be left out.
+  const { flights: flown } = answered(planSwaps({ ...request, shots: [shot('wrong', 3)] }, few));
+  expect(soundPart({ ...request, shots: [shot('wrong', 3, none)], flown }).request).toBeNull();
 });
 
 test('whatever the request, contradictions are told and never thrown (seed 5)', () => {
