@@ -1,5 +1,5 @@
 // npm test: everything that must hold, from a fresh clone. The last line counts the tests of all runners.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildIfStale, chromiumIfMissing, installIfStale, root } from './lib.mjs';
@@ -10,20 +10,23 @@ const reports = join(root, 'test-results', 'reports');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 
-const study = (file, ...how) =>
-  ran(process.execPath, ['scripts/run-typescript.mjs', `bench/${file}.ts`, ...how]);
-const checks = [
-  ['format and lint', 'biome', ['check', '.', '--error-on-warnings']],
-  ...['core', 'server', 'web', 'e2e'].map((part) => [`types of ${part}`, 'tsc', ['--noEmit', '-p', part]]),
+const bin = (command) => join(root, 'node_modules', '.bin', command);
+/** The longest first: what comes after them fills the other core. */
+const checks = await inPairs([
+  ['calibration study, short', ...study('calibrationStudy', '30')],
+  ['swap plan study, short', ...study('swapPlanStudy', 'short')],
+  ['format and lint', bin('biome'), ['check', '.', '--error-on-warnings']],
+  ...['core', 'server', 'web', 'e2e'].map((part) => [
+    `types of ${part}`,
+    bin('tsc'),
+    ['--noEmit', '-p', part],
+  ]),
   [
     'dependency rules',
-    'depcruise',
+    bin('depcruise'),
     ['--config', '.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src'],
   ],
-].map(([name, command, args]) => ({ name, passed: runs(command, args) }));
-// Minutes of numbers, which need no test runner.
-checks.push({ name: 'calibration study, short', passed: study('calibrationStudy', '30') });
-checks.push({ name: 'swap plan study, short', passed: study('swapPlanStudy', 'short') });
+]);
 
 const jest = counted(
   'jest.json',
@@ -46,14 +49,41 @@ for (const check of checks.filter((one) => !one.passed)) console.log(`Failed: ${
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
 
-function runs(command, args, env = {}) {
-  console.log(`\n› ${command} ${args.slice(0, 3).join(' ')}`);
-  return ran(join(root, 'node_modules', '.bin', command), args, env);
+/** Minutes of numbers, which need no test runner. */
+function study(file, how) {
+  return [process.execPath, ['scripts/run-typescript.mjs', `bench/${file}.ts`, how]];
 }
 
-function ran(program, args, env = {}) {
+/** Two at a time; what each says stands together, once it has ended. */
+async function inPairs(commands) {
+  const waiting = [...commands];
+  const results = [];
+  const work = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const [name, program, args] = next;
+      const { passed, said } = await ended(program, args);
+      console.log(`\n› ${name}\n${said}`);
+      results.push({ name, passed });
+    }
+  };
+  await Promise.all([work(), work()]);
+  return results;
+}
+
+function ended(program, args) {
+  const child = spawn(program, args, { cwd: root });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+  return new Promise((resolve) => {
+    child.on('error', ({ message }) => resolve({ passed: false, said: message }));
+    child.on('close', (code) => resolve({ passed: code === 0, said }));
+  });
+}
+
+function runs(command, args, env = {}) {
+  console.log(`\n› ${command} ${args.slice(0, 3).join(' ')}`);
   const all = { ...process.env, ...env };
-  return spawnSync(program, args, { cwd: root, stdio: 'inherit', env: all }).status === 0;
+  return spawnSync(bin(command), args, { cwd: root, stdio: 'inherit', env: all }).status === 0;
 }
 
 /** Runs a test runner and reads its report; a runner that breaks without one counts as a failure. */

@@ -26,15 +26,16 @@ export class InPool extends Calculator {
 
   constructor(worker: URL) {
     super();
-    const pool = () =>
+    const pool = (minThreads: number) =>
       new Piscina({
         filename: worker.href,
-        minThreads: 1,
+        minThreads,
         maxThreads: Math.max(1, availableParallelism() - 1),
         idleTimeout: 60_000,
         maxQueue: maxWaiting,
       });
-    this.pools = { short: pool(), long: pool() };
+    // What takes seconds does not mind that its thread begins with it.
+    this.pools = { short: pool(1), long: pool(0) };
   }
 
   async run<Name extends JobName>(

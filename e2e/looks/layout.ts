@@ -1,9 +1,7 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './fixtures';
-import { goTo, openings } from './openings';
 
 /** Text cut by its own box, fields that lie on each other, and what is wider than the screen. */
-async function flaws(page: Page): Promise<string[]> {
+export async function layoutFlaws(page: Page): Promise<string[]> {
   return page.evaluate(() => {
     const isSeen = (element: Element) => {
       const { width, height, top } = element.getBoundingClientRect();
@@ -63,26 +61,5 @@ async function flaws(page: Page): Promise<string[]> {
       }
     }
     return found;
-  });
-}
-
-for (const [width, height] of [
-  [1280, 800],
-  [1024, 768],
-  [390, 844],
-] as const) {
-  test(`nothing is cut, lies on another or is too wide at ${width}×${height}, in every view and drawer`, async ({
-    app,
-    emptyApp,
-    page,
-  }) => {
-    test.setTimeout(300_000);
-    await page.setViewportSize({ width, height });
-    const found: string[] = [];
-    for (const opening of openings) {
-      await goTo(page, opening, opening.empty ? emptyApp : app);
-      found.push(...(await flaws(page)).map((flaw) => `${opening.name}: ${flaw}`));
-    }
-    expect(found).toEqual([]);
   });
 }

@@ -1,14 +1,10 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './fixtures';
-import { goTo, openings } from './openings';
-
-test.use({ hasTouch: true, isMobile: true, viewport: { width: 390, height: 844 } });
 
 /**
  * What a finger meets: for each control in sight of the panel or page, whether a square of 44 px about its middle is its own
  * (WCAG 2.5.5), found by asking what lies at the square's edges. Words within a sentence are left out, as the rule leaves them.
  */
-async function tooSmall(page: Page): Promise<string[]> {
+export async function tooSmall(page: Page): Promise<string[]> {
   return page.evaluate(async () => {
     const half = 21;
     const controls = 'a[href], button, input, textarea, [role="slider"], [role="radio"], [role="option"]';
@@ -65,43 +61,3 @@ async function tooSmall(page: Page): Promise<string[]> {
     return found;
   });
 }
-
-test('by finger: every control is 44 px high or reaches as far, and no view scrolls sideways, at 390×844', async ({
-  app,
-  emptyApp,
-  page,
-}) => {
-  test.setTimeout(300_000);
-  const found: string[] = [];
-  for (const opening of openings) {
-    await goTo(page, opening, opening.empty ? emptyApp : app);
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-    if (wide > 0) found.push(`${opening.name}: ${wide} px too wide`);
-    found.push(...(await tooSmall(page)).map((one) => `${opening.name}: ${one}`));
-  }
-  expect(found).toEqual([]);
-});
-
-test('on a phone the answer comes first: within the first screen, before any input', async ({
-  app,
-  page,
-}) => {
-  for (const [path, answer] of [
-    ['/minutes', '.BatteryRow_minutes b'],
-    ['/way-home', 'h1'],
-    ['/test-flights', 'h1'],
-    ['/swap-plan', 'h1'],
-    ['/kit', 'h1'],
-    ['/method', 'h1'],
-  ] as const) {
-    await page.goto(`${app.url}${path}`);
-    const box = await page.locator(answer).first().boundingBox();
-    expect((box?.y ?? Infinity) + (box?.height ?? 0), path).toBeLessThan(844);
-    const typed = await page
-      .locator('main input')
-      .first()
-      .boundingBox({ timeout: 500 })
-      .catch(() => null);
-    if (typed) expect(typed.y, path).toBeGreaterThan(box?.y ?? 0);
-  }
-});
