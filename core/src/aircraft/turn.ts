@@ -21,8 +21,8 @@ export function turnLoadFactor(speedMps: number, radiusM: number | null): number
 }
 
 /**
- * A stop or reversal throws away the energy of motion, about ½·m·V² each: extra power in W.
- * Camera drones do not win it back (common practice).
+ * A stop or reversal throws away the energy of motion, about ½·m·V² each: extra rotor power in W, before the losses of motors and
+ * blades. Camera drones do not win it back (common practice).
  */
 export function reversalPowerW(massKg: number, speedMps: number, reversalsPerMin: number): number {
   return (0.5 * massKg * speedMps ** 2 * reversalsPerMin) / 60;

@@ -4,6 +4,7 @@ import { cellPriors } from '../battery/cells';
 import { bendPriors } from '../battery/gauge';
 import { healthPriors } from '../battery/wear';
 import { boxPriors } from '../flight/box';
+import { boxPairPriors } from '../flight/boxPair';
 import { luckPriors } from '../flight/luck';
 import { speedPriors, stylePriors } from '../flight/styles';
 import { returnPriors } from '../reserve/returnHome';
@@ -21,6 +22,7 @@ export const priors = {
   ...airframePriors,
   ...speedPriors,
   ...bendPriors,
+  ...boxPairPriors,
 } as const satisfies Record<string, Assumed>;
 
 export type PriorName = keyof typeof priors;

@@ -25,6 +25,7 @@ export const learnable = [
   'activationEnergyJpmol',
   'capacityLossPerK',
   'packCoolingRatio',
+  'boxPairRatio',
 ] as const satisfies readonly PriorName[];
 export type Learnable = (typeof learnable)[number];
 

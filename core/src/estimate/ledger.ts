@@ -173,7 +173,7 @@ function roundOf(
     return round.value;
   }
   const cruise = {
-    stretches: [{ airspeedMps: aircraft.advertisedSpeedMps, share: 1 }],
+    stretches: [{ airspeedMps: aircraft.advertisedSpeedMps, turningMps: 0, share: 1 }],
     reversalSpeedMps: 0,
     reversalsPerMin: 0,
     circleRadiusM: null,

@@ -1,14 +1,15 @@
 import { standard } from '../air/pressure';
 import type { Aircraft } from '../aircraft/aircraft';
-import { type Airframe, type AirframeCoefficients, airframeOf } from '../aircraft/airframe';
+import { type Airframe, type AirframeCoefficients, airframeOf, airframePriors } from '../aircraft/airframe';
 import { type Airflow, rotorPowerW } from '../aircraft/rotorPower';
 import { type Battery, labelEnergyWh } from '../battery/battery';
 import { type CellCoefficients, type Cells, capacityAh, cellsOf } from '../battery/cells';
 import { openCircuitV } from '../battery/openCircuit';
 import { solveBetween, solveNear } from '../statistics/solve';
-import type { Assumed, ValuesOf } from '../units/assumed';
+import { type Assumed, nominal, type ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { type Sentence, sentence } from '../units/sentence';
+import { type BoxPair, type BoxPairCoefficients, likeliestAirframe, surpriseOf } from './boxPair';
 import { drain, endOf } from './drain';
 import { electricalPowerW, type Powertrain } from './powertrain';
 
@@ -18,7 +19,8 @@ export const boxDensityKgm3 = standard.densityKgm3 * (standard.temperatureK / (b
 
 /** Bounds on electrical over ideal rotor power: below, better than any rotor; above, no aircraft sold flies so badly. */
 const scaleBounds = { least: 0.9, most: 6 } as const;
-const dragRatioBounds = { least: 0.05, most: 8 } as const;
+/** Two times that lie farther from each other, in standard deviations, are not explained by any airframe: one is wrong. */
+const maxSurprise = 3;
 
 export const boxPriors = {
   boxTimeRatio: {
@@ -31,7 +33,10 @@ export const boxPriors = {
     betterBy: 'hover-test',
   },
 } as const satisfies Record<string, Assumed>;
-export type BoxCoefficients = AirframeCoefficients & CellCoefficients & ValuesOf<typeof boxPriors>;
+export type BoxCoefficients = AirframeCoefficients &
+  CellCoefficients &
+  BoxPairCoefficients &
+  ValuesOf<typeof boxPriors>;
 
 /** Why the two times on a box do not go together. */
 export type HoverTimeFinding = Sentence<'both-hovers' | 'hover-too-long' | 'no-drag-explains'>;
@@ -45,36 +50,41 @@ export interface SolvedBox {
 /**
  * Solves the box with the new pack it was measured with (see `newBattery`): flown from full to empty at the advertised
  * speed, it lasts the advertised time. The electrical
- * power that does this is found from the pack alone; the rotor scale follows from it. With a hover time as well, the
- * drag area is solved from the ratio of the two powers. Refuses a box that no pack or rotor could live up to, and names
- * the number that is odd; where hover time and flight time contradict each other, the thirstier of the two is believed, so
- * that the answer errs on the short side whichever is wrong.
+ * power that does this is found from the pack alone; the rotor scale follows from it. With a hover time as well, the scale
+ * follows from the hover, and the airframe is the likeliest that cruises as the other time says (see `boxPair`). Refuses a box
+ * that no pack or rotor could live up to, and names the number that is odd; where hover time and flight time contradict each
+ * other, the thirstier of the two is believed, so that the answer errs on the short side whichever is wrong.
  */
 export function solveBox(
   aircraft: Aircraft,
   battery: Battery,
   coefficients: BoxCoefficients,
 ): Outcome<SolvedBox> {
+  const { advertisedFlightTimeS, advertisedHoverTimeS: hoverTimeS, advertisedSpeedMps } = aircraft;
   const cells = cellsOf(battery, asSold, aircraft.hiddenCharge ?? null, coefficients);
   const powerFor = (durationS: number) => powerForDurationW(cells, durationS * coefficients.boxTimeRatio);
-  const cruiseW = powerFor(aircraft.advertisedFlightTimeS);
+  const cruiseW = powerFor(advertisedFlightTimeS);
   if (cruiseW === null) return impossibleTime(aircraft, battery);
   const guessed = airframeOf(aircraft, coefficients);
-  const fitted = withHoverTime(aircraft, guessed, cruiseW, powerFor, coefficients.dragAreaRatio);
-  const airframe = isFinding(fitted) ? guessed : fitted;
-  const cruiseScale = scaleFor(airframe, aircraft.advertisedSpeedMps, cruiseW);
+  const hoverW = hoverTimeS == null ? null : powerFor(hoverTimeS);
+  if (hoverTimeS != null && hoverW === null) return impossibleHover(aircraft);
+  const powers = { cruiseW, hoverW };
+  const finding = hoverTimeFinding(aircraft, powers, coefficients);
+  const isPair = hoverW !== null && !finding;
+  const airframe = isPair
+    ? likeliestAirframe(guessed, pairOf(aircraft, guessed, powers, coefficients.boxPairRatio))
+    : guessed;
+  const cruiseScale = scaleFor(airframe, advertisedSpeedMps, cruiseW);
   const lastsS = (bound: number) =>
-    enduranceS(cells, electricalPowerW(asTheBox(airframe, bound), boxFlow(aircraft.advertisedSpeedMps)));
+    enduranceS(cells, electricalPowerW(asTheBox(airframe, bound), boxFlow(advertisedSpeedMps)));
   if (!(cruiseScale >= scaleBounds.least)) return tooGood(aircraft, battery, lastsS(scaleBounds.least));
   if (!(cruiseScale <= scaleBounds.most)) return tooPoor(aircraft, battery, lastsS(scaleBounds.most));
-  if (!isFinding(fitted)) {
+  if (hoverW === null)
     return success({ powertrain: asTheBox(airframe, cruiseScale), hoverTimeFinding: null });
-  }
-  const hoverW = powerFor(aircraft.advertisedHoverTimeS as number);
-  const hoverScale = hoverW === null ? Number.POSITIVE_INFINITY : scaleFor(airframe, 0, hoverW);
+  const hoverScale = scaleFor(airframe, 0, hoverW);
   if (!(hoverScale <= scaleBounds.most)) return impossibleHover(aircraft);
-  const scale = Math.max(cruiseScale, hoverScale);
-  return success({ powertrain: asTheBox(airframe, scale), hoverTimeFinding: fitted });
+  const scale = isPair ? hoverScale : Math.max(cruiseScale, hoverScale);
+  return success({ powertrain: asTheBox(airframe, scale), hoverTimeFinding: finding });
 }
 
 /** Health of the pack the box was measured with. */
@@ -135,24 +145,38 @@ function boxFlow(airspeedMps: number): Airflow {
   return { airspeedMps, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
 }
 
-/**
- * The airframe whose hover and cruise stand in the ratio the box says; the guessed one without a hover time; or, where
- * none has that ratio, what is odd. The drag that was solved is as uncertain as any: its ratio acts on it afterwards, else no
- * flight could ever correct it.
- */
-function withHoverTime(
+/** The powers that the two times on a box ask of its pack, W. */
+interface BoxPowers {
+  readonly cruiseW: number;
+  readonly hoverW: number | null;
+}
+
+function pairOf(
   aircraft: Aircraft,
-  guessed: Airframe,
-  cruiseW: number,
-  powerFor: (durationS: number) => number | null,
-  drawnDragRatio: number,
-): Airframe | HoverTimeFinding {
+  airframe: Airframe,
+  { cruiseW, hoverW }: BoxPowers,
+  ratio: number,
+): BoxPair {
+  const { auxiliaryPowerW } = airframe;
+  return {
+    wanted: (ratio * (cruiseW - auxiliaryPowerW)) / ((hoverW ?? 0) - auxiliaryPowerW),
+    ratioOf: (one) => boxRotorPowerW(one, aircraft.advertisedSpeedMps) / boxRotorPowerW(one, 0),
+    isDragKnown: aircraft.dragAreaM2 != null,
+  };
+}
+
+/** What is odd about the two times on the box, if anything is: the same in every draw, as far as its airframe goes. */
+function hoverTimeFinding(
+  aircraft: Aircraft,
+  powers: BoxPowers,
+  coefficients: BoxCoefficients,
+): HoverTimeFinding | null {
   const {
     advertisedHoverTimeS: hoverS,
     advertisedFlightTimeS: flightS,
     advertisedSpeedMps: speedMps,
   } = aircraft;
-  if (hoverS == null) return guessed;
+  if (hoverS == null) return null;
   const times = { hoverS, flightS, speedMps };
   if (speedMps === 0)
     return sentence(
@@ -166,26 +190,13 @@ function withHoverTime(
       'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): nothing hovers longer than it cruises at its best, so one of them is wrong; the thirstier is believed',
       times,
     );
-  const hoverW = powerFor(hoverS);
-  const dragAreaRatio = aircraft.dragAreaM2 == null ? drawnDragRatio : 1;
-  const undrawnDragM2 = guessed.dragAreaM2 / dragAreaRatio;
-  const draggy = (ratio: number): Airframe => ({ ...guessed, dragAreaM2: undrawnDragM2 * ratio });
-  const wanted = (cruiseW - guessed.auxiliaryPowerW) / ((hoverW ?? 0) - guessed.auxiliaryPowerW);
-  const miss = (ratio: number) =>
-    boxRotorPowerW(draggy(ratio), speedMps) / boxRotorPowerW(guessed, 0) - wanted;
-  const ratio =
-    hoverW === null ? null : solveBetween(miss, dragRatioBounds.least, dragRatioBounds.most, 1e-6);
-  if (ratio === null)
-    return sentence(
-      'no-drag-explains',
-      'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): no drag explains the two together; the thirstier is believed',
-      times,
-    );
-  return draggy(ratio * dragAreaRatio);
-}
-
-function isFinding(fitted: Airframe | HoverTimeFinding): fitted is HoverTimeFinding {
-  return 'template' in fitted;
+  const usual = airframeOf(aircraft, { ...coefficients, ...nominal(airframePriors) });
+  if (surpriseOf(usual, pairOf(aircraft, usual, powers, 1)) <= maxSurprise) return null;
+  return sentence(
+    'no-drag-explains',
+    'the hover time on the box ({hoverS}) and its flight time ({flightS} at {speedMps:1}): no drag explains the two together; the thirstier is believed',
+    times,
+  );
 }
 
 function impossibleTime(aircraft: Aircraft, battery: Battery) {

@@ -5,11 +5,12 @@ import { cellPriors, cellsOf } from '../battery/cells';
 import { nominal } from '../units/assumed';
 import { toldInSi } from '../units/sentence';
 import { boxDensityKgm3, boxPriors, boxTemperatureC, newBattery, solveBox } from './box';
+import { boxPairPriors } from './boxPair';
 import { drain, endOf, momentAtCharge } from './drain';
 import { flyLegs, flyRounds } from './legs';
 import { electricalPowerW } from './powertrain';
 
-const usual = nominal({ ...boxPriors, ...airframePriors, ...cellPriors });
+const usual = nominal({ ...boxPriors, ...boxPairPriors, ...airframePriors, ...cellPriors });
 
 const jay = jayOnTheFell.aircraft;
 const battery = newBattery(jayOnTheFell.battery);
@@ -144,16 +145,6 @@ test('the 249 g class at 34 min and 6 m/s: 36 W in hover, 32 W at 6 m/s, 75 W at
   expect(Math.abs(at(0) - 36)).toBeLessThan(1);
   expect(Math.abs(at(6) - 32)).toBeLessThan(1);
   expect(Math.abs(at(16) - 75)).toBeLessThan(2);
-});
-
-test('with a hover time the box is solved for both', () => {
-  const solved = solveBox({ ...jay, advertisedHoverTimeS: 1620 }, battery, usual);
-  if (!solved.ok) throw new Error(toldInSi(solved.refusal));
-  expect(solved.value.hoverTimeFinding).toBeNull();
-  const flow = { airspeedMps: 0, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
-  const powerW = electricalPowerW(solved.value.powertrain, flow);
-  const fresh = cellsOf(newBattery(battery), 1, null, usual);
-  expect(endOf(drain(fresh, powerW, boxTemperatureC, fullAndWarm))?.timeS).toBeCloseTo(1620, 1);
 });
 
 test('a box that contradicts itself says so', () => {

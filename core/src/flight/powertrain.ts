@@ -50,12 +50,11 @@ export function stylePowerW(
   style: FlownStyle,
   recordingLoadW: number,
 ): number {
-  const loadFactor = (airspeedMps: number) => turnLoadFactor(airspeedMps, style.circleRadiusM);
-  const mean = style.stretches.reduce((sum, { airspeedMps, share }) => {
-    const flow = { airspeedMps, loadFactor: loadFactor(airspeedMps) };
+  const mean = style.stretches.reduce((sum, { airspeedMps, turningMps, share }) => {
+    const flow = { airspeedMps, loadFactor: turnLoadFactor(turningMps, style.circleRadiusM) };
     return sum + share * gustyPowerW(powertrain, air, flow, recordingLoadW);
   }, 0);
-  const { airframe, flightRatio } = powertrain;
+  const { airframe, scale, flightRatio } = powertrain;
   const reversalsW = reversalPowerW(airframe.massKg, style.reversalSpeedMps, style.reversalsPerMin);
-  return mean + flightRatio * airframe.reversalCostRatio * reversalsW;
+  return mean + flightRatio * scale * airframe.reversalCostRatio * reversalsW;
 }

@@ -1,5 +1,6 @@
 import { jayOnTheFell } from '../../fixtures/jay';
 import type { Style } from '../aircraft/aircraft';
+import { stylePowerW } from './powertrain';
 import { flownStyle } from './styles';
 
 const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) => {
@@ -18,10 +19,50 @@ const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) =>
 // Wind triangles (any navigation handbook): 6 m/s over ground in 8 m/s of wind needs 14 against it, 2 before it, 10 across.
 test('6 m/s over ground in 8 m/s of wind: 14 upwind, 2 downwind, 10 across (3-4-5 triangle), a quarter, a quarter, a half', () => {
   expect(flown('normal', 8).stretches).toEqual([
-    { airspeedMps: 14, share: 0.25 },
-    { airspeedMps: 2, share: 0.25 },
-    { airspeedMps: 10, share: 0.5 },
+    { airspeedMps: 14, turningMps: 6, share: 0.25 },
+    { airspeedMps: 2, turningMps: 6, share: 0.25 },
+    { airspeedMps: 10, turningMps: 6, share: 0.5 },
   ]);
+});
+
+test('a circle is turned by the speed that is held over ground, not by the airspeed it takes', () => {
+  const turned = (windMps: number) =>
+    flown('normal', windMps, { circleRadiusM: 15 }, 40).stretches.map(({ turningMps }) => turningMps);
+  expect([...new Set([...turned(0), ...turned(3), ...turned(9)])]).toEqual([6]);
+});
+
+// By hand: 1 kg thrown to and fro at 10 m/s six times a minute loses 5 W of motion; rotors that take 1.8 W for each ideal watt take 9.
+test('what a reversal throws away is made good by the rotors, with their losses', () => {
+  const airframe = {
+    massKg: 1,
+    discAreaM2: 0.2,
+    dragAreaM2: 0.02,
+    auxiliaryPowerW: 5,
+    profileShareOfHover: 0.3,
+    thrustCoefficient: 0.012,
+    reversalCostRatio: 1,
+  };
+  const air = {
+    densityKgm3: 1.2,
+    windMps: 0,
+    windFromDeg: 0,
+    windDeviationMps: 0,
+    gustMps: 0,
+    temperatureC: 15,
+  };
+  const watt = (reversalsPerMin: number) =>
+    stylePowerW(
+      { airframe, scale: 1.8, flightRatio: 1 },
+      air,
+      {
+        stretches: [{ airspeedMps: 10, turningMps: 10, share: 1 }],
+        reversalSpeedMps: 10,
+        reversalsPerMin,
+        circleRadiusM: null,
+      },
+      0,
+    );
+  expect(watt(6) - watt(0)).toBeCloseTo(9, 9);
 });
 
 // Speeds over ground of camera work (common practice): creeping shots under walking pace times two, a
@@ -39,14 +80,16 @@ test.each([
 });
 
 test('a hover holds against the wind with the wind’s own speed, and a held airspeed stays as it is', () => {
-  expect(flown('hover', 7).stretches).toEqual([{ airspeedMps: 7, share: 1 }]);
-  expect(flown('normal', 7, { airspeedMps: 9 }).stretches).toEqual([{ airspeedMps: 9, share: 1 }]);
+  expect(flown('hover', 7).stretches).toEqual([{ airspeedMps: 7, turningMps: 0, share: 1 }]);
+  expect(flown('normal', 7, { airspeedMps: 9 }).stretches).toEqual([
+    { airspeedMps: 9, turningMps: 9, share: 1 },
+  ]);
 });
 
 test('no stretch asks for more than the mode’s top, and a wind beyond it is refused with its drift', () => {
   expect(flown('normal', 9, {}, 10).stretches.map(({ airspeedMps }) => airspeedMps)).toEqual([10, 3, 10]);
   // 9 m/s of ground speed at most of a mode that flies 10: a tenth is kept to steer with (common practice).
-  expect(flown('fast', 0, {}, 10).stretches).toEqual([{ airspeedMps: 9, share: 1 }]);
+  expect(flown('fast', 0, {}, 10).stretches).toMatchObject([{ airspeedMps: 9, share: 1 }]);
   expect(() => flown('normal', 11, {}, 10)).toThrow('wind-beyond-mode');
 });
 

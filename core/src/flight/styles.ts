@@ -81,9 +81,16 @@ export const speedPriors = {
 } as const satisfies Record<string, Assumed>;
 export type StyleCoefficients = ValuesOf<typeof stylePriors & typeof speedPriors>;
 
+/** A part of a style at one airspeed; a circle is turned at the speed over ground where that is what is held. */
+interface Stretch {
+  readonly airspeedMps: number;
+  readonly turningMps: number;
+  readonly share: number;
+}
+
 /** A style made definite for one aircraft: stretches at these airspeeds, each with its share of the time. */
 export interface FlownStyle {
-  readonly stretches: readonly { readonly airspeedMps: number; readonly share: number }[];
+  readonly stretches: readonly Stretch[];
   readonly reversalSpeedMps: number;
   readonly reversalsPerMin: number;
   readonly circleRadiusM: number | null;
@@ -105,7 +112,7 @@ export function flownStyle(
     if (share.airspeedMps > topMps) return beyondMode(share.style, share.airspeedMps, topMps);
     const own = Math.exp(speedGuesses.notedAirspeedRatio.spread * coefficients.ownSpeedDeviations);
     const airspeedMps = Math.min(share.airspeedMps * own, topMps);
-    const stretches = [{ airspeedMps, share: 1 }];
+    const stretches = [{ airspeedMps, turningMps: airspeedMps, share: 1 }];
     return success({ stretches, reversalSpeedMps: airspeedMps, reversalsPerMin, circleRadiusM });
   }
   if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
@@ -126,8 +133,9 @@ export function usualGroundMps(style: Style, topMps: number, styleSpeedRatio: nu
 
 /** A quarter of the time upwind, a quarter downwind, half across. */
 function stretchesOverGround(groundMps: number, windMps: number, topMps: number): FlownStyle['stretches'] {
-  const stretch = (airspeedMps: number, share: number) => ({
+  const stretch = (airspeedMps: number, share: number): Stretch => ({
     airspeedMps: Math.min(airspeedMps, topMps),
+    turningMps: Math.max(0, groundMps - Math.max(0, airspeedMps - topMps)),
     share,
   });
   if (groundMps === 0) return [stretch(windMps, 1)];

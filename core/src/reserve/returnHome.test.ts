@@ -5,11 +5,12 @@ import { type Atmosphere, stillAir } from '../air/conditions';
 import { airframePriors } from '../aircraft/airframe';
 import { cellPriors } from '../battery/cells';
 import { boxPriors, solveBox } from '../flight/box';
+import { boxPairPriors } from '../flight/boxPair';
 import { nominal } from '../units/assumed';
 import { toldInSi } from '../units/sentence';
 import { returnLegs, returnPriors } from './returnHome';
 
-const usual = nominal({ ...boxPriors, ...airframePriors, ...cellPriors, ...returnPriors });
+const usual = nominal({ ...boxPriors, ...boxPairPriors, ...airframePriors, ...cellPriors, ...returnPriors });
 const { aircraft, battery } = jayOnTheFell;
 const box = solveBox(aircraft, battery, usual);
 if (!box.ok) throw new Error(toldInSi(box.refusal));

@@ -47,6 +47,7 @@ const names: Record<
   standingLossRatio: { name: 'how fast a standing pack sheds charge' },
   discLoadingRatio: { name: 'weight on the rotor disc' },
   dragAreaRatio: { name: 'drag of the body' },
+  boxPairRatio: { name: 'what the two times on a box say of it' },
   auxiliaryPowerRatio: { name: 'power of the electronics' },
   profileShareOfHover: { name: 'share of blade drag in a hover', unit: '%', per: 0.01 },
   thrustCoefficient: { name: 'thrust coefficient' },

@@ -122,7 +122,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
         {required('takeoffMassKg', 'with battery and what you hang on it')}
         {required('advertisedFlightTimeS', 'the longest: full pack to empty, still air')}
         {required('advertisedSpeedMps', 'often in a footnote')}
-        {optional('advertisedHoverTimeS', null, 'if given: tells how slippery it is')}
+        {optional('advertisedHoverTimeS', null, 'if given: tells more of its drag')}
         {optional('advertisedCapacityMah', null, 'if your packs differ from it')}
       </PanelPart>
       <PanelPart title="Rotors and drag">
