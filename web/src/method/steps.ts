@@ -95,20 +95,28 @@ function wind({ conditions, estimate, explained, aircraft }: Told): Step {
 }
 
 function box({ aircraft: { spec }, explained }: Told): Step {
+  const values = {
+    flightS: spec.advertisedFlightTimeS,
+    speedMps: spec.advertisedSpeedMps,
+    boxC: boxTemperatureC,
+    boxW: explained.boxPowerW,
+    electronicsW: explained.electronicsW,
+    lossCount: explained.lossRatio,
+  };
   return {
     name: 'The box',
-    says: sentence(
-      'box',
-      '{flightS} min at {speedMps:1} from a full pack in still air at {boxC} takes {boxW:1}, {electronicsW:1} of it for electronics. Its motors and blades so take {lossCount:2} times what ideal rotors would: that factor is solved, not guessed.',
-      {
-        flightS: spec.advertisedFlightTimeS,
-        speedMps: spec.advertisedSpeedMps,
-        boxC: boxTemperatureC,
-        boxW: explained.boxPowerW,
-        electronicsW: explained.electronicsW,
-        lossCount: explained.lossRatio,
-      },
-    ),
+    says:
+      spec.advertisedHoverTimeS == null
+        ? sentence(
+            'box',
+            '{flightS} min at {speedMps:1} from a full pack in still air at {boxC} takes {boxW:1}, {electronicsW:1} of it for electronics. Its motors and blades so take {lossCount:2} times what ideal rotors would: that factor is solved, not guessed.',
+            values,
+          )
+        : sentence(
+            'box-pair',
+            'A full pack in still air at {boxC} hovers for {hoverS} min and flies {flightS} min at {speedMps:1}. Both times are rounded, so they are weighed against what such aircraft have: that flight takes about {boxW:1}, {electronicsW:1} of it for electronics. Motors and blades take {lossCount:2} times what ideal rotors would: that factor is solved from the hover.',
+            { ...values, hoverS: spec.advertisedHoverTimeS },
+          ),
     rule: 'power = electronics + factor × (lift + blade drag + body drag + climb)',
     source: 'Glauert; Leishman, Principles of Helicopter Aerodynamics, ch. 2 and 5',
   };
