@@ -1,4 +1,5 @@
 import { type Assumed, because } from '../units/assumed';
+import { specificEnergyWhpkg } from './packMass';
 
 export const thermalPriors = {
   packCoolingRatio: {
@@ -15,7 +16,6 @@ export const thermalPriors = {
 } as const satisfies Record<string, Assumed>;
 
 const specificHeatJpkgK = 1000;
-const specificEnergyWhpkg = 210;
 const packDensityKgm3 = 2000;
 /** Surface of a flat box over that of a cube of the same volume, and its length over the cube's edge (assumed). */
 const flatness = 1.2;

@@ -4,10 +4,12 @@ import { laden } from '../aircraft/airframe';
 import type { Battery } from '../battery/battery';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
+import { packMassKg } from '../battery/packMass';
 import { takeoffCharge } from '../battery/standing';
 import { healthOf } from '../battery/wear';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import { type HoverTimeFinding, newBattery, type SolvedBox, solveBox } from '../flight/box';
+import type { Powertrain } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
 import { coefficientsFor, type World } from './belief';
 import type { Coefficients } from './priors';
@@ -21,8 +23,10 @@ export interface Flown {
   readonly conditions: Conditions;
 }
 
-/** The aircraft that the box implies, in the air there is: the same for all batteries of one type. */
+/** The aircraft that the box implies, with what it carries, in the air there is: the same for all batteries of one type. */
 export interface SolvedAircraft extends AircraftInAir<Coefficients> {
+  /** As on the box: with its own pack, and nothing hung on it. */
+  readonly boxPowertrain: Powertrain;
   readonly hoverTimeFinding: HoverTimeFinding | null;
   readonly airC: number;
 }
@@ -57,18 +61,17 @@ export function solvedBox(
 
 export function inTheAir(
   { powertrain, hoverTimeFinding }: SolvedBox,
-  { aircraft, conditions }: Pick<Flown, 'aircraft' | 'conditions'>,
+  { aircraft, battery, conditions }: Pick<Flown, 'aircraft' | 'battery' | 'conditions'>,
   { coefficients }: World,
 ): Outcome<SolvedAircraft> {
   const atmosphere = atmosphereOver(conditions, coefficients);
   if (!atmosphere.ok) return atmosphere;
+  const boxPowertrain = { ...powertrain, flightRatio: coefficients.flightPowerRatio };
+  const carriedKg = (aircraft.addedMassKg ?? 0) + otherPackKg({ aircraft, battery });
   return success({
     aircraft,
-    powertrain: {
-      ...powertrain,
-      airframe: laden(powertrain.airframe, aircraft.addedMassKg ?? 0),
-      flightRatio: coefficients.flightPowerRatio,
-    },
+    powertrain: { ...boxPowertrain, airframe: laden(powertrain.airframe, carriedKg) },
+    boxPowertrain,
     atmosphere: atmosphere.value,
     coefficients,
     hoverTimeFinding,
@@ -85,11 +88,12 @@ export function withBattery(
   const health = healthOf(battery, coefficients.healthDeviations);
   const hidden = solved.aircraft.hiddenCharge ?? null;
   const cells = cellsOf(battery, health, hidden, coefficients, coefficients.gaugeBendRatio);
-  const { aircraft, powertrain, atmosphere, hoverTimeFinding, airC } = solved;
+  const { aircraft, powertrain, boxPowertrain, atmosphere, hoverTimeFinding, airC } = solved;
   // Field by field: some thousands are made for a band, and spreading them took a third of its time.
   return {
     aircraft,
     powertrain,
+    boxPowertrain,
     atmosphere,
     coefficients,
     hoverTimeFinding,
@@ -101,9 +105,14 @@ export function withBattery(
   };
 }
 
-/** The new pack the box was measured with. Batteries with the same one are of one type: all else is solved alike for them. */
+/** The new pack the box was measured with: what is solved from the box is alike for all batteries with the same one. */
 export function boxBattery(flown: Pick<Flown, 'aircraft' | 'battery'>): Battery {
   return newBattery(soldWith(flown));
+}
+
+/** What another pack than the box's weighs more, kg; negative where it is lighter. Take-off mass is told with the box's pack. */
+export function otherPackKg({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): number {
+  return packMassKg(battery) - packMassKg(soldWith({ aircraft, battery }));
 }
 
 /** The pack of the box's capacity, whatever its age: the box is solved with the cells it had as sold. */

@@ -1,6 +1,6 @@
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
 import type { Belief, World } from '../belief/belief';
-import { boxBattery } from '../belief/flightContext';
+import { boxBattery, otherPackKg } from '../belief/flightContext';
 import { timesAtCharges } from '../flight/drain';
 import type { Outcome } from '../units/outcome';
 import type { EstimateRequest } from './request';
@@ -40,7 +40,13 @@ export function drawnFlights(
   marks: readonly number[] = gaugeMarks,
 ): DrawnFlight[][] {
   const types = requests.map((request) =>
-    JSON.stringify([request.aircraft, request.conditions, request.flight, boxBattery(request)]),
+    JSON.stringify([
+      request.aircraft,
+      request.conditions,
+      request.flight,
+      boxBattery(request),
+      otherPackKg(request),
+    ]),
   );
   const flights: DrawnFlight[][] = requests.map(() => []);
   for (const world of belief.draws) {

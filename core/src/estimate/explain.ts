@@ -39,16 +39,16 @@ export function explain(request: EstimateRequest, { middle }: Pick<Belief, 'midd
   const simulated = simulate(request, middle);
   if (!simulated.ok) return simulated;
   const { aircraft, battery, conditions, flight } = request;
-  const { powertrain, cells, atmosphere, curve, wayHome, health, takeoff } = simulated.value;
+  const { boxPowertrain, cells, atmosphere, curve, wayHome, health, takeoff } = simulated.value;
   const startC = battery.startTemperatureC ?? conditions.airTemperatureC;
   const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
   const { speedMps } = conditions.wind;
   return success({
     roughnessM: conditions.roughnessM ?? usualRoughnessM,
     windGrowthRatio: speedMps > 0 ? atmosphere(flight.heightM).windMps / speedMps : 1,
-    boxPowerW: gustyPowerW(powertrain, boxAir, { airspeedMps: aircraft.advertisedSpeedMps }),
-    lossRatio: powertrain.scale,
-    electronicsW: powertrain.airframe.auxiliaryPowerW,
+    boxPowerW: gustyPowerW(boxPowertrain, boxAir, { airspeedMps: aircraft.advertisedSpeedMps }),
+    lossRatio: boxPowertrain.scale,
+    electronicsW: boxPowertrain.airframe.auxiliaryPowerW,
     labelWh: (battery.ratedCapacityMah / 1000) * battery.nominalVoltageV,
     chemistry: chemistryOf(battery),
     health,

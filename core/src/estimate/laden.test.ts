@@ -1,13 +1,15 @@
-import { boxMiddle } from '../../fixtures/beliefs';
+import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
+import { drawnFlights } from './drawnFlights';
 import { estimate } from './estimate';
 
-const powers = (addedMassKg: number | null) => {
-  const aircraft = { ...jayOnTheFell.aircraft, addedMassKg };
+const powers = (addedMassKg: number | null, ratedCapacityMah = 2350) => {
+  const aircraft = { ...jayOnTheFell.aircraft, advertisedCapacityMah: 2350, addedMassKg };
+  const battery = { ...jayOnTheFell.battery, ratedCapacityMah };
   const mix = [{ style: 'hover', share: 1 }] as const;
   const calm = { ...jayOnTheFell.conditions, wind: { speedMps: 0, fromDeg: 0, readingHeightM: 2 } };
   const flown = estimate(
-    { ...jayOnTheFell, aircraft, conditions: calm, flight: { ...jayOnTheFell.flight, mix } },
+    { ...jayOnTheFell, aircraft, battery, conditions: calm, flight: { ...jayOnTheFell.flight, mix } },
     boxMiddle,
   );
   if (!flown.ok) throw new Error('it hovers');
@@ -20,4 +22,26 @@ test('guards of a tenth of its mass cost the rotors mass^1.5 in a hover (actuato
   const electronicsW = 4 + (6 * 0.249) / 0.9;
   expect((powers(0.0249) - electronicsW) / (bareW - electronicsW)).toBeCloseTo(1.1 ** 1.5, 3);
   expect(powers(0)).toBe(bareW);
+});
+
+test('a pack of twice the box’s energy is 86 g more to carry at 210 Wh/kg: mass^1.5 in a hover, so it does not last twice as long', () => {
+  const { ratedCapacityMah, nominalVoltageV } = jayOnTheFell.battery;
+  const moreKg = ((ratedCapacityMah / 1000) * nominalVoltageV) / 210;
+  const electronicsW = 4 + (6 * 0.249) / 0.9;
+  const [boxW, largeW] = [powers(null), powers(null, 2 * ratedCapacityMah)];
+  expect((largeW - electronicsW) / (boxW - electronicsW)).toBeCloseTo((1 + moreKg / 0.249) ** 1.5, 3);
+  expect(powers(0.02, 2 * ratedCapacityMah)).toBeGreaterThan(largeW);
+});
+
+test('batteries of one aircraft that weigh differently share no flight: each draw of a band is flown with its own pack', () => {
+  const { ratedCapacityMah } = jayOnTheFell.battery;
+  const request = (mah: number) => ({
+    ...jayOnTheFell,
+    aircraft: { ...jayOnTheFell.aircraft, advertisedCapacityMah: ratedCapacityMah },
+    battery: { ...jayOnTheFell.battery, ratedCapacityMah: mah },
+  });
+  const requests = [request(ratedCapacityMah), request(2 * ratedCapacityMah)];
+  const belief = boxDrawn(4);
+  const together = drawnFlights(requests, belief);
+  expect(together).toEqual(requests.map((one) => drawnFlights([one], belief)[0]));
 });

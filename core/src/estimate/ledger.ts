@@ -1,7 +1,9 @@
 import type { Atmosphere } from '../air/conditions';
+import { laden } from '../aircraft/airframe';
 import type { Battery } from '../battery/battery';
 import { cellsOf } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import { otherPackKg } from '../belief/flightContext';
 import { asSold, boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
 import type { PowerLeg } from '../flight/bundles';
 import { momentAtCharge } from '../flight/drain';
@@ -103,11 +105,12 @@ function enduranceWith(
   const [notFull, hidden, own] = [bits('not-full'), bits('hidden'), bits('own-aircraft')];
   const { airC } = simulation;
   const held = (on: number) => (on & own ? simulation : boxed);
-  const roundWith = remember(own | style | thin | wind, (on) =>
+  const roundWith = remember(own | style | thin | wind | other, (on) =>
     roundOf(request, held(on), {
       style: (on & style) > 0,
       thin: (on & thin) > 0,
       wind: (on & wind) > 0,
+      other: (on & other) > 0,
     }),
   );
   const cellsWith = remember(own | wear | other, (on) =>
@@ -150,14 +153,19 @@ interface PowerCauses {
   readonly style: boolean;
   readonly thin: boolean;
   readonly wind: boolean;
+  readonly other: boolean;
 }
 
 function roundOf(
-  { aircraft, flight }: EstimateRequest,
+  { aircraft, battery, flight }: EstimateRequest,
   simulation: Simulation,
   on: PowerCauses,
 ): readonly PowerLeg[] {
-  const { atmosphere, powertrain } = simulation;
+  const { atmosphere, boxPowertrain } = simulation;
+  // What hangs on it is of how it is flown; what another pack weighs, of that pack.
+  const carriedKg =
+    (on.style ? (aircraft.addedMassKg ?? 0) : 0) + (on.other ? otherPackKg({ aircraft, battery }) : 0);
+  const powertrain = { ...boxPowertrain, airframe: laden(boxPowertrain.airframe, carriedKg) };
   const air: Atmosphere = (heightM) => {
     const there = atmosphere(heightM);
     return {
@@ -168,7 +176,7 @@ function roundOf(
     };
   };
   if (on.style) {
-    const round = flownRound({ ...simulation, atmosphere: air }, flight);
+    const round = flownRound({ ...simulation, powertrain, atmosphere: air }, flight);
     if (!round.ok) throw new Error(toldInSi(round.refusal));
     return round.value;
   }

@@ -3,8 +3,8 @@ import { maxAirspeedMps } from '../aircraft/aircraft';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
 import type { Belief } from '../belief/belief';
-import { flightContext } from '../belief/flightContext';
-import { asSold, boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
+import { boxBattery, flightContext } from '../belief/flightContext';
+import { asSold, boxDensityKgm3, boxTemperatureC } from '../flight/box';
 import { drain, momentAtCharge } from '../flight/drain';
 import { gustyPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
@@ -40,10 +40,10 @@ export function powerCurve(
   request: EstimateRequest,
   { middle }: Pick<Belief, 'middle'>,
 ): Outcome<PowerCurve> {
-  const { aircraft, battery, flight } = request;
+  const { aircraft, flight } = request;
   const context = flightContext(request, middle);
   if (!context.ok) return context;
-  const { powertrain, atmosphere, cells, takeoff, airC, coefficients } = context.value;
+  const { powertrain, boxPowertrain, atmosphere, cells, takeoff, airC, coefficients } = context.value;
   const topMps = maxAirspeedMps(aircraft, 'fast');
   const speeds = Array.from({ length: Math.floor(topMps / stepMps) + 1 }, (_, i) => i * stepMps);
   const curve = (
@@ -60,11 +60,11 @@ export function powerCurve(
     );
   const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
   const air = atmosphere(flight.heightM);
-  const fresh = cellsOf(newBattery(battery), asSold, aircraft.hiddenCharge ?? null, coefficients);
+  const fresh = cellsOf(boxBattery(request), asSold, aircraft.hiddenCharge ?? null, coefficients);
   const full = { timeS: 0, charge: 1, temperatureC: boxTemperatureC };
   return success({
     box: curve(
-      (airspeedMps) => gustyPowerW(powertrain, boxAir, { airspeedMps }),
+      (airspeedMps) => gustyPowerW(boxPowertrain, boxAir, { airspeedMps }),
       (powerW) => untilGaugeZeroS(fresh, powerW, boxTemperatureC, full),
       0,
     ),

@@ -67,11 +67,12 @@ export class Fleet {
     const key = `${kind} ${weather}`;
     const held = this.inAir.get(key);
     if (held) return held;
-    const { aircraft } = this.problem.kinds[kind] as Problem['kinds'][number];
+    const { aircraft, battery } = this.problem.kinds[kind] as Problem['kinds'][number];
     const conditions = this.problem.weathers[weather] as Conditions;
     const worlds = this.worlds(this.problem.aircraft.indexOf(aircraft));
     const made = this.boxesOf(kind, worlds).map((box, i) => {
-      const solved = box && inTheAir(box, { aircraft: aircraft.spec, conditions }, worlds[i] as World);
+      const solved =
+        box && inTheAir(box, { aircraft: aircraft.spec, battery, conditions }, worlds[i] as World);
       return solved?.ok ? solved.value : null;
     });
     this.inAir.set(key, made);
