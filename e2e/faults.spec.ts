@@ -69,6 +69,37 @@ test('what could not be fetched takes nothing else down; once the server answers
   await expect(page.getByRole('table').first()).toBeVisible();
 });
 
+test('where neither the server nor this browser takes a change it is said, and leaving the page is asked about', async ({
+  app,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.goto(app.url);
+  await page.waitForLoadState('networkidle');
+  await app.stop();
+  await page.getByLabel('Start charge').fill('64');
+  await expect(page.getByText(/One change is only on this page/)).toBeVisible();
+  const asked = page.waitForEvent('dialog');
+  await page.close({ runBeforeUnload: true });
+  const dialog = await asked;
+  expect(dialog.type()).toBe('beforeunload');
+  await dialog.dismiss();
+  await expect(page.getByLabel('Start charge')).toHaveValue('64');
+});
+
+test('a planner that could not be fetched says so, and plans once it can be', async ({ app, page }) => {
+  const planner = '**/assets/planner-*.js';
+  await page.route(planner, (route) => route.abort());
+  await page.goto(`${app.url}/swap-plan`);
+  await expect(page.getByText('The planner could not be fetched')).toBeVisible();
+  await page.unroute(planner);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('take-offs', { timeout: 30_000 });
+});
+
 test('a test that cannot be is asked about, and counts only once it is answered', async ({ app, page }) => {
   await page.goto(`${app.url}/test-flights`);
   const counted = page.getByText(/^\d+ of \d+ flights count/);

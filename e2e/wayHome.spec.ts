@@ -184,6 +184,20 @@ test('landing places, things in the way from GeoJSON, return height and what is 
   await expect(page.getByText('Local ceiling: a number in m is needed, not “high”.')).toBeVisible();
 });
 
+test('a return height below what stands there is on no card: both tell the one to set', async ({
+  app,
+  page,
+}) => {
+  await page.goto(`${app.url}/way-home`);
+  await page.getByLabel('Set on the aircraft').fill('30');
+  const card = page.getByRole('region', { name: 'Before you lift off' });
+  // The chimney is 31 m, and 10 m over it rounded up to five are 45 m.
+  await expect(card).toContainText('Return height set to 45 m, not 30 m: 31 m stands here');
+  await page.goto(`${app.url}/card`);
+  await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText('the tallest thing stands 31 m: set the return height to 45 m')).toBeVisible();
+});
+
 test('the lift-off card is ticked by keys, and goes with the test flight that is recorded next', async ({
   app,
   page,
