@@ -92,6 +92,8 @@ test('what is typed a moment before the page is left is kept (lost until 25 Nov 
   await page.goto(app.url);
   await expect(page.getByLabel('Start charge')).toHaveValue('72');
   await expect(page.getByLabel('Working height', { exact: true })).toHaveValue('73');
+  // The rows move down once the headline has its warning.
+  await minutesToSpend(page, 'Jay 1');
   await page.getByRole('button', { name: /^Jay 1/ }).click();
   await expect(page.getByLabel('Start charge')).toHaveValue('71');
 });
