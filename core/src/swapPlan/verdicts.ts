@@ -38,6 +38,8 @@ export interface Brim {
  * both in a draw with a weak pack. What lies nearer than that is flown.
  */
 export const brim: Brim = { over: 0.02, under: 0.02 };
+/** The search hopes for more: what it takes for sure is flown before it is told. */
+const hopedBrim: Brim = { over: 0.005, under: 0.02 };
 /** Numbers held at most; older ones are reckoned anew. */
 const mostHeld = 3_000_000;
 
@@ -100,7 +102,7 @@ export class Verdicts {
     if (this.isHopeless(pack, state, weather, takes)) return false;
     const capacity = this.capacity(pack, state, weather);
     this.laid.lay(this.flightsOf(pack.kind, weather), takes);
-    if (isPlain(state) && this.judge && this.outside(capacity, brim) === null) {
+    if (isPlain(state) && this.judge && this.outside(capacity, hopedBrim) === null) {
       const judged = this.judge({ pack, state, weather, takes });
       if (judged !== null) {
         this.showed(judged, { pack, state, weather, takes }, 1);
