@@ -1,7 +1,7 @@
 import { atmosphereOver, type Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
 import { laden } from '../aircraft/airframe';
-import type { Battery } from '../battery/battery';
+import { type Battery, labelEnergyWh } from '../battery/battery';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf } from '../battery/gauge';
 import { packMassKg } from '../battery/packMass';
@@ -112,7 +112,7 @@ export function boxBattery(flown: Pick<Flown, 'aircraft' | 'battery'>): Battery 
 
 /** What another pack than the box's weighs more, kg; negative where it is lighter. Take-off mass is told with the box's pack. */
 export function otherPackKg({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): number {
-  return packMassKg(battery) - packMassKg(soldWith({ aircraft, battery }));
+  return packMassKg(labelEnergyWh(battery)) - packMassKg(labelEnergyWh(soldWith({ aircraft, battery })));
 }
 
 /** The pack of the box's capacity, whatever its age: the box is solved with the cells it had as sold. */

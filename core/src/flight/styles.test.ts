@@ -87,7 +87,10 @@ test('a hover holds against the wind with the wind’s own speed, and a held air
 });
 
 test('no stretch asks for more than the mode’s top, and a wind beyond it is refused with its drift', () => {
-  expect(flown('normal', 9, {}, 10).stretches.map(({ airspeedMps }) => airspeedMps)).toEqual([10, 3, 10]);
+  const held = flown('normal', 9, {}, 10).stretches;
+  expect(held.map(({ airspeedMps }) => airspeedMps)).toEqual([10, 3, 10]);
+  // Upwind 15 would be needed: 5 less over ground, by which it turns as well.
+  expect(held.slice(0, 2).map(({ turningMps }) => turningMps)).toEqual([1, 6]);
   // 9 m/s of ground speed at most of a mode that flies 10: a tenth is kept to steer with (common practice).
   expect(flown('fast', 0, {}, 10).stretches).toMatchObject([{ airspeedMps: 9, share: 1 }]);
   expect(() => flown('normal', 11, {}, 10)).toThrow('wind-beyond-mode');
