@@ -3,6 +3,7 @@ import type { Belief } from '../belief/belief';
 import type { PacksBrought, Robustness } from './answer';
 import { isSure } from './exactFlight';
 import { inCircumstances, type Pack, type Problem, problemOf, type Take } from './problem';
+import { isBetter } from './rank';
 import type { PlanRequest } from './request';
 import { adapted, type Found, repaired } from './search';
 import { type Planner, weightOf } from './seek';
@@ -35,7 +36,16 @@ export function plannedOtherwise(planner: Planner, { draft }: Found, request: Pl
   });
   const verdicts = new Verdicts(problem, planner.verdicts.draws);
   verdicts.mayFly(mostJudged);
-  return { problem, found: sure(verdicts, adapted(verdicts, retold, triesFor(problem))) };
+  return { problem, found: surelyAdapted(verdicts, retold) };
+}
+
+/** A plan made the best of, each of its flights sure; where what was hoped for is not, no worse than the plan it began with. */
+function surelyAdapted(verdicts: Verdicts, draft: Found['draft']): Found {
+  const hoped = adapted(verdicts, draft, triesFor(verdicts.problem));
+  const made = sure(verdicts, hoped);
+  if (made === hoped) return made;
+  const kept = sure(verdicts, adapted(verdicts, draft, 0));
+  return isBetter(kept.rank, made.rank) ? kept : made;
 }
 
 /** With each flight flown step by step, in the draws of the search. */
@@ -128,7 +138,7 @@ function toldBrought(problem: Problem, found: Found, packs: number, charging: bo
 function inTheseCircumstances({ verdicts: known, fine }: Planner, problem: Problem, { draft }: Found): Found {
   const verdicts = new Verdicts(problem, known.draws, known);
   verdicts.mayFly(mostJudged, fine);
-  return sure(verdicts, adapted(verdicts, draft, triesFor(problem)));
+  return surelyAdapted(verdicts, draft);
 }
 
 function worthOf({ battery, startCharge }: Pack): number {
