@@ -91,3 +91,23 @@ test('the flight is read: under the pointer, minute by minute by keys, as voltag
   // It is turned back by its charge, which comes later.
   await expect(page.getByRole('row', { name: /turn back$/ }).getByRole('rowheader')).not.toHaveText(clock);
 });
+
+test('how each style is flown: a held speed counts, beyond the mode is refused, the thrifty one is a click away', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const before = await minutesToSpend(page, 'Jay 1');
+  await page.getByRole('button', { name: 'Speeds and turns' }).click();
+  const panel = page.getByRole('dialog', { name: 'How each style is flown' });
+  const speed = panel.getByLabel('Airspeed held').first();
+  await speed.fill('9');
+  await expect(page.getByText('9 m/s is more than slow mode flies').first()).toBeVisible();
+  await panel
+    .getByRole('button', { name: /longest in the air today$/ })
+    .first()
+    .click();
+  await expect.poll(() => minutesToSpend(page, 'Jay 1')).not.toBe(before);
+  await speed.fill('');
+  await expect.poll(() => minutesToSpend(page, 'Jay 1')).toBe(before);
+});

@@ -46,6 +46,12 @@ export const openings: readonly Opening[] = [
     open: (page) => page.getByRole('button', { name: 'On the box' }).click(),
   },
   {
+    name: 'speeds and turns',
+    path: '/minutes',
+    sheet: /^Flight and/,
+    open: (page) => page.getByRole('button', { name: 'Speeds and turns' }).click(),
+  },
+  {
     name: 'kit',
     path: '/kit',
     open: (page) => page.getByRole('button', { name: 'Jay 1 in detail' }).click(),

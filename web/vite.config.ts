@@ -17,6 +17,13 @@ const later = [
   'formats/csv',
   'core/src/testFlights',
   'records/listedTest',
+  'components/Checkbox',
+  'components/Table',
+  'components/Fieldset',
+  'components/Skeleton',
+  'records/fitted',
+  'estimate/whatIf',
+  'battery/charging',
 ];
 const shared = new RegExp(`^(?!.*(${later.join('|')})).*\\.(m?js|tsx?)$`);
 

@@ -9,6 +9,7 @@ import { takeoffCharge } from '../battery/standing';
 import { healthOf } from '../battery/wear';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import { type HoverTimeFinding, newBattery, type SolvedBox, solveBox } from '../flight/box';
+import { unsteadinessOf } from '../flight/moving';
 import type { Powertrain } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
 import { coefficientsFor, type World } from './belief';
@@ -25,7 +26,7 @@ export interface Flown {
 
 /** The aircraft that the box implies, with what it carries, in the air there is: the same for all batteries of one type. */
 export interface SolvedAircraft extends AircraftInAir<Coefficients> {
-  /** As on the box: with its own pack, and nothing hung on it. */
+  /** As on the box: with its own pack, nothing hung on it, and flown steadily. */
   readonly boxPowertrain: Powertrain;
   readonly hoverTimeFinding: HoverTimeFinding | null;
   readonly airC: number;
@@ -70,7 +71,11 @@ export function inTheAir(
   const carriedKg = (aircraft.addedMassKg ?? 0) + otherPackKg({ aircraft, battery });
   return success({
     aircraft,
-    powertrain: { ...boxPowertrain, airframe: laden(powertrain.airframe, carriedKg) },
+    powertrain: {
+      ...boxPowertrain,
+      airframe: laden(powertrain.airframe, carriedKg),
+      unsteadiness: unsteadinessOf(coefficients),
+    },
     boxPowertrain,
     atmosphere: atmosphere.value,
     coefficients,

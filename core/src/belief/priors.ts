@@ -6,6 +6,7 @@ import { healthPriors } from '../battery/wear';
 import { boxPriors } from '../flight/box';
 import { boxPairPriors } from '../flight/boxPair';
 import { luckPriors } from '../flight/luck';
+import { movingPriors } from '../flight/moving';
 import { speedPriors, stylePriors } from '../flight/styles';
 import { returnPriors } from '../reserve/returnHome';
 import type { Assumed, ValuesOf } from '../units/assumed';
@@ -23,6 +24,7 @@ export const priors = {
   ...speedPriors,
   ...bendPriors,
   ...boxPairPriors,
+  ...movingPriors,
 } as const satisfies Record<string, Assumed>;
 
 export type PriorName = keyof typeof priors;

@@ -196,7 +196,7 @@ describe('the marks of a flight', () => {
 });
 
 describe('what is learnt', () => {
-  test('one hover tells how thirsty it is (its spread falls to some two thirds), and hardly the drag', () => {
+  test('one hover tells how thirsty it is (its spread falls to some two thirds), and hardly the drag or the moving', () => {
     const one = new SyntheticAircraft(3, asSupposed);
     const fit = fitted(synthetic([one.fly(['hover'], 0, 1)]));
     const { spread, priorSpread, learned } = parameter(fit, 'boxTimeRatio');
@@ -204,10 +204,16 @@ describe('what is learnt', () => {
     expect(spread / priorSpread).toBeLessThan(0.8);
     expect(learned).toBeCloseTo(1 - (spread / priorSpread) ** 2, 12);
     expect(parameter(fit, 'dragAreaRatio').learned).toBeLessThan(0.1);
+    expect(parameter(fit, 'movingPowerRatio').learned).toBeLessThan(0.03);
+    expect(parameter(fit, 'manualPowerRatio').learned).toBe(0);
     const fast = fitted(
       synthetic([one.fly(['hover'], 0, 1), one.fly(['fast'], 0, 1), one.fly(['fast'], 0, 1)]),
     );
-    expect(parameter(fast, 'dragAreaRatio').learned).toBeGreaterThan(0.2);
+    // At one speed drag and moving look alike: two fast flights teach something of each, and more of the two together.
+    const [drag, moving] = [parameter(fast, 'dragAreaRatio'), parameter(fast, 'movingPowerRatio')];
+    expect(drag.learned).toBeGreaterThan(0.1);
+    expect(moving.learned).toBeGreaterThan(0.05);
+    expect(drag.learned + moving.learned).toBeGreaterThan(0.2);
   });
 
   test('hidden charge only from a test that noted 0 % and the end', () => {
@@ -257,7 +263,12 @@ describe('what is learnt', () => {
     const [request, again] = [synthetic(flights), synthetic(flown(31, 4))];
     const fit = fitted(request);
     expect(fitted(again)).toEqual(fit);
-    const [extra] = flown(32, 1).map(({ flight }) => ({ ...flight, id: 'extra', excludedReason: 'gale' }));
+    const [extra] = flown(32, 1).map(({ flight }) => ({
+      ...flight,
+      batteryId: request.flights[0]?.batteryId as string,
+      id: 'extra',
+      excludedReason: 'gale',
+    }));
     const more = fitted({ ...request, flights: [...request.flights, extra as NonNullable<typeof extra>] });
     expect(more.posterior).toEqual(fit.posterior);
     expect(more.flights.slice(0, 4)).toEqual(fit.flights);

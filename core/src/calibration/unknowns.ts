@@ -26,6 +26,9 @@ export const learnable = [
   'capacityLossPerK',
   'packCoolingRatio',
   'boxPairRatio',
+  'movingPowerRatio',
+  'manualPowerRatio',
+  'windSavingShare',
 ] as const satisfies readonly PriorName[];
 export type Learnable = (typeof learnable)[number];
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { answered } from '../../fixtures/answered';
-import { boxBelief, boxDrawn, boxMiddle } from '../../fixtures/beliefs';
+import { boxBelief, boxDrawn, boxMiddle, steadyMiddle } from '../../fixtures/beliefs';
 import { type Change, jayWith as changed, jayOnTheFell as request } from '../../fixtures/jay';
 import { anyKit } from '../../fixtures/kits';
 import { beyondBounds, misses } from '../../fixtures/measuredFlights';
@@ -106,7 +106,7 @@ test('a hover time that contradicts the flight time never adds minutes, and a ho
   }
 });
 
-test('flown just as on the box, the box is what comes out', () => {
+test('flown just as on the box and as steadily, the box is what comes out; flown by a pilot a little less', () => {
   const asOnTheBox = changed({
     battery: { startCharge: 1, cycles: 0, startTemperatureC: 25 },
     conditions: { airTemperatureC: 25, elevationM: 0, qnhHpa: 1013.25, relativeHumidity: 0, wind: calm },
@@ -117,8 +117,10 @@ test('flown just as on the box, the box is what comes out', () => {
     },
     policy: { kind: 'empty' },
   });
-  const result = estimate(asOnTheBox, boxMiddle);
-  expect(result.ok && result.value.usableS.p50).toBeCloseTo(1860, 0);
+  expect(answered(estimate(asOnTheBox, steadyMiddle)).usableS.p50).toBeCloseTo(1860, 0);
+  const flownS = answered(estimate(asOnTheBox, boxMiddle)).usableS.p50;
+  expect(flownS).toBeGreaterThan(1860 / 1.05);
+  expect(flownS).toBeLessThan(1860 / 1.02);
 });
 
 test('events come in order, and the charge ends below zero by what is hidden', () => {

@@ -3,7 +3,7 @@ import { cellVoltageV } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
 import { type Basis, type Belief, worldAt } from '../belief/belief';
 import { meanPowerW } from '../flight/bundles';
-import { gustyPowerW } from '../flight/powertrain';
+import { standingPowerW } from '../flight/powertrain';
 import { type Outcome, success } from '../units/outcome';
 import { type Caution, cautions } from './cautions';
 import { type FlightEvent, passedEvents } from './events';
@@ -90,7 +90,7 @@ function answer(request: EstimateRequest, simulation: Simulation, { basis }: Mid
     events: passedEvents(simulation, request.flight),
     curve: gaugeCurve(simulation),
     power: {
-      hoverW: gustyPowerW(powertrain, air, { airspeedMps: air.windMps }),
+      hoverW: standingPowerW(powertrain, air),
       meanW: meanPowerW(round),
     },
     air: {

@@ -8,6 +8,7 @@ import { asSold, boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/b
 import type { PowerLeg } from '../flight/bundles';
 import { momentAtCharge } from '../flight/drain';
 import { flyRounds } from '../flight/legs';
+import { steady } from '../flight/moving';
 import { stylePowerW } from '../flight/powertrain';
 import { roundToSum } from '../statistics/roundToSum';
 import { shapleyValues } from '../statistics/shapley';
@@ -165,7 +166,11 @@ function roundOf(
   // What hangs on it is of how it is flown; what another pack weighs, of that pack.
   const carriedKg =
     (on.style ? (aircraft.addedMassKg ?? 0) : 0) + (on.other ? otherPackKg({ aircraft, battery }) : 0);
-  const powertrain = { ...boxPowertrain, airframe: laden(boxPowertrain.airframe, carriedKg) };
+  const powertrain = {
+    ...boxPowertrain,
+    airframe: laden(boxPowertrain.airframe, carriedKg),
+    unsteadiness: on.style ? simulation.powertrain.unsteadiness : steady,
+  };
   const air: Atmosphere = (heightM) => {
     const there = atmosphere(heightM);
     return {
@@ -185,6 +190,8 @@ function roundOf(
     reversalSpeedMps: 0,
     reversalsPerMin: 0,
     circleRadiusM: null,
+    heldGroundMps: null,
+    powerRatio: 1,
   };
   const powerW = stylePowerW(powertrain, air(flight.heightM), cruise, 0);
   return [{ powerW, durationS: Number.POSITIVE_INFINITY }];

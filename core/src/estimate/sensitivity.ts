@@ -9,6 +9,7 @@ import type { Assumed } from '../units/assumed';
 export const waysToKnow = {
   'hover-test': 'Fly one hover test',
   'fast-test': 'Fly one fast test, there and back',
+  'wind-hover-test': 'Fly one hover test in this wind',
   'style-test': 'Fly one test the way you will film',
   'wind-at-height': 'Measure the wind aloft',
   'pack-test': 'Time this pack once from full',

@@ -11,6 +11,7 @@ import { type Outcome, refuse, success } from '../units/outcome';
 import { type Sentence, sentence } from '../units/sentence';
 import { type BoxPair, type BoxPairCoefficients, likeliestAirframe, surpriseOf } from './boxPair';
 import { drain, endOf } from './drain';
+import { steady } from './moving';
 import { electricalPowerW, type Powertrain } from './powertrain';
 
 /** The box was measured in still air at sea level and 25 °C (common practice of advertised times). */
@@ -91,7 +92,7 @@ export function solveBox(
 export const asSold = 1;
 
 function asTheBox(airframe: Airframe, scale: number): Powertrain {
-  return { airframe, scale, flightRatio: 1 };
+  return { airframe, scale, flightRatio: 1, unsteadiness: steady };
 }
 
 /** The pack the box was measured with: the same type, new, just charged full, and at the box's temperature. */

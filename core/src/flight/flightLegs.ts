@@ -1,15 +1,16 @@
 import type { AirAtHeight } from '../air/conditions';
 import { airspeedForGroundspeedMps, groundspeedMps, windAlongTrack } from '../air/windTriangle';
-import { maxAirspeedMps } from '../aircraft/aircraft';
+import { maxAirspeedMps, type Style } from '../aircraft/aircraft';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import type { AircraftInAir } from './aircraftInAir';
 import type { PowerLeg } from './bundles';
 import { stylePowerW } from './powertrain';
-import { type FlownStyle, flownStyle, type StyleShare, usualGroundMps } from './styles';
+import { type FlownStyle, flownStyle, heldGroundMps, type Manner, usualManner } from './styles';
 
 /** A stretch of a flight in one style, for a time; on a track where it goes somewhere, at its own height if given. */
-export interface FlightLeg extends Omit<StyleShare, 'share'> {
+export interface FlightLeg extends Manner {
+  readonly style: Style;
   readonly durationS: number;
   /** Degrees true over ground. Without a track the wind is met from all sides in turn. */
   readonly trackDeg?: number | null;
@@ -56,7 +57,11 @@ function legStyle(inAir: AircraftInAir, leg: FlightLeg, air: AirAtHeight): Outco
   if (leg.trackDeg == null || leg.style === 'hover') return flownStyle(inAir, leg, air);
   const topMps = maxAirspeedMps(aircraft, leg.style);
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, leg.trackDeg);
-  const wantedMps = usualGroundMps(leg.style, topMps, coefficients.styleSpeedRatio);
+  const wantedMps = heldGroundMps(
+    usualManner(leg.style, leg.handling).groundMps,
+    topMps,
+    coefficients.styleSpeedRatio,
+  );
   const airspeedMps =
     leg.airspeedMps ?? Math.min(topMps, airspeedForGroundspeedMps(wantedMps, headwindMps, crosswindMps));
   const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);

@@ -1,17 +1,17 @@
 import { jayOnTheFell } from '../../fixtures/jay';
 import type { Style } from '../aircraft/aircraft';
+import { nominal } from '../units/assumed';
+import { movingPriors, steady } from './moving';
 import { stylePowerW } from './powertrain';
-import { flownStyle } from './styles';
+import { flownStyle, speedPriors, stylePriors } from './styles';
+
+const usual = nominal({ ...stylePriors, ...speedPriors, ...movingPriors });
 
 const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) => {
   const air = { windMps, gustMps: windMps, densityKgm3: 1.2, temperatureC: 15 };
   const mode = { maxAirspeedMps: topMps };
   const aircraft = { ...jayOnTheFell.aircraft, modes: { slow: mode, normal: mode, fast: mode } };
-  const outcome = flownStyle(
-    { aircraft, coefficients: { styleSpeedRatio: 1, ownSpeedDeviations: 0 } },
-    { style, ...more },
-    air as never,
-  );
+  const outcome = flownStyle({ aircraft, coefficients: usual }, { style, ...more }, air as never);
   if (!outcome.ok) throw new Error(outcome.refusal.code);
   return outcome.value;
 };
@@ -52,13 +52,15 @@ test('what a reversal throws away is made good by the rotors, with their losses'
   };
   const watt = (reversalsPerMin: number) =>
     stylePowerW(
-      { airframe, scale: 1.8, flightRatio: 1 },
+      { airframe, scale: 1.8, flightRatio: 1, unsteadiness: steady },
       air,
       {
         stretches: [{ airspeedMps: 10, turningMps: 10, share: 1 }],
         reversalSpeedMps: 10,
         reversalsPerMin,
         circleRadiusM: null,
+        heldGroundMps: 10,
+        powerRatio: 1,
       },
       0,
     );
@@ -107,11 +109,7 @@ test('a flight’s own speed lies 5 % from an airspeed that was noted, 8 % from 
   };
   const speed = (share: Parameters<typeof flownStyle>[1], ownSpeedDeviations: number) => {
     const { aircraft } = jayOnTheFell;
-    const outcome = flownStyle(
-      { aircraft, coefficients: { styleSpeedRatio: 1, ownSpeedDeviations } },
-      share,
-      air,
-    );
+    const outcome = flownStyle({ aircraft, coefficients: { ...usual, ownSpeedDeviations } }, share, air);
     return outcome.ok ? outcome.value.stretches[0]?.airspeedMps : null;
   };
   expect(speed({ style: 'normal', airspeedMps: 8 }, 1)).toBeCloseTo(8 * Math.exp(0.05), 12);

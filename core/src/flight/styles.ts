@@ -4,18 +4,31 @@ import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import type { AircraftInAir } from './aircraftInAir';
+import type { movingPriors } from './moving';
 
 /** Of a mix: each style several times over. */
 export const mostShares = 32;
 
-/** One part of how a flight is flown. Shares of a mix sum to 1. */
-export interface StyleShare {
-  readonly style: Style;
-  readonly share: number;
+/** How hard it is flown by hand in manual mode. */
+export const handlings = ['calm', 'lively', 'acrobatic'] as const;
+export type Handling = (typeof handlings)[number];
+/** Where nobody says, the thirstiest is assumed: too short is the safer side. */
+export const usualHandling: Handling = 'acrobatic';
+
+/** How a style is flown, where the pilot says more of it than its name. */
+export interface Manner {
   /** Airspeed held, m/s. When absent the style's usual speed over ground is held, whatever the wind. */
   readonly airspeedMps?: number | null;
   readonly reversalsPerMin?: number | null;
   readonly circleRadiusM?: number | null;
+  /** Of manual flying only. */
+  readonly handling?: Handling | null;
+}
+
+/** One part of how a flight is flown. Shares of a mix sum to 1. */
+export interface StyleShare extends Manner {
+  readonly style: Style;
+  readonly share: number;
 }
 
 export const styleShareRanges = {
@@ -25,17 +38,32 @@ export const styleShareRanges = {
   circleRadiusM: { label: 'Circle radius', unit: 'm', siPerUnit: 1, min: 2, max: 1000, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
+interface UsualManner {
+  readonly groundMps: number;
+  readonly reversalsPerMin: number;
+}
+
 /**
  * How a style is usually flown where the pilot does not say: speed over ground and reversals a minute.
  * Assumed, from how camera work is described (common practice); the speed never exceeds 0.9 of the mode's top speed.
  */
-const usual: Readonly<Record<Style, { readonly groundMps: number; readonly reversalsPerMin: number }>> = {
+const usualManners: Readonly<Record<Style, UsualManner>> = {
   hover: { groundMps: 0, reversalsPerMin: 0 },
   slow: { groundMps: 2.5, reversalsPerMin: 1 },
   normal: { groundMps: 6, reversalsPerMin: 2 },
   fast: { groundMps: 13, reversalsPerMin: 2 },
   manual: { groundMps: 14, reversalsPerMin: 8 },
 };
+const gentlerManual: Readonly<Record<Exclude<Handling, 'acrobatic'>, UsualManner>> = {
+  calm: { groundMps: 8, reversalsPerMin: 3 },
+  lively: { groundMps: 12, reversalsPerMin: 7 },
+};
+
+/** The speed over ground and the reversals of a style where the pilot names none. */
+export function usualManner(style: Style, handling: Handling | null = null): UsualManner {
+  const how = handling ?? usualHandling;
+  return style === 'manual' && how !== 'acrobatic' ? gentlerManual[how] : usualManners[style];
+}
 
 export const stylePriors = {
   styleSpeedRatio: {
@@ -79,10 +107,10 @@ export const speedPriors = {
     betterBy: null,
   },
 } as const satisfies Record<string, Assumed>;
-export type StyleCoefficients = ValuesOf<typeof stylePriors & typeof speedPriors>;
+export type StyleCoefficients = ValuesOf<typeof stylePriors & typeof speedPriors & typeof movingPriors>;
 
 /** A part of a style at one airspeed; a circle is turned at the speed over ground where that is what is held. */
-interface Stretch {
+export interface Stretch {
   readonly airspeedMps: number;
   readonly turningMps: number;
   readonly share: number;
@@ -94,6 +122,10 @@ export interface FlownStyle {
   readonly reversalSpeedMps: number;
   readonly reversalsPerMin: number;
   readonly circleRadiusM: number | null;
+  /** The speed over ground that is held whatever the wind; null where an airspeed is. */
+  readonly heldGroundMps: number | null;
+  /** Power over that of the same speeds held steadily: how a pilot flies by hand. */
+  readonly powerRatio: number;
 }
 
 /**
@@ -106,29 +138,40 @@ export function flownStyle(
   air: AirAtHeight,
 ): Outcome<FlownStyle> {
   const topMps = maxAirspeedMps(aircraft, share.style);
-  const reversalsPerMin = share.reversalsPerMin ?? usual[share.style].reversalsPerMin;
+  const usual = usualManner(share.style, share.handling);
+  const reversalsPerMin = share.reversalsPerMin ?? usual.reversalsPerMin;
   const circleRadiusM = share.circleRadiusM ?? null;
+  const powerRatio = share.style === 'manual' ? coefficients.manualPowerRatio : 1;
   if (share.airspeedMps != null) {
     if (share.airspeedMps > topMps) return beyondMode(share.style, share.airspeedMps, topMps);
     const own = Math.exp(speedGuesses.notedAirspeedRatio.spread * coefficients.ownSpeedDeviations);
     const airspeedMps = Math.min(share.airspeedMps * own, topMps);
     const stretches = [{ airspeedMps, turningMps: airspeedMps, share: 1 }];
-    return success({ stretches, reversalSpeedMps: airspeedMps, reversalsPerMin, circleRadiusM });
+    return success({
+      stretches,
+      reversalSpeedMps: airspeedMps,
+      reversalsPerMin,
+      circleRadiusM,
+      heldGroundMps: null,
+      powerRatio,
+    });
   }
   if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
   const own = Math.exp(speedGuesses.styleFlownRatio.spread * coefficients.ownSpeedDeviations);
-  const groundMps = usualGroundMps(share.style, topMps, coefficients.styleSpeedRatio * own);
+  const groundMps = heldGroundMps(usual.groundMps, topMps, coefficients.styleSpeedRatio * own);
   return success({
     stretches: stretchesOverGround(groundMps, air.windMps, topMps),
     reversalSpeedMps: groundMps,
     reversalsPerMin,
     circleRadiusM,
+    heldGroundMps: groundMps,
+    powerRatio,
   });
 }
 
-/** What a style holds over ground where the pilot does not say, m/s. */
-export function usualGroundMps(style: Style, topMps: number, styleSpeedRatio: number): number {
-  return Math.min(usual[style].groundMps * styleSpeedRatio, 0.9 * topMps);
+/** What is held over ground of a usual speed in a mode with some top speed, m/s. */
+export function heldGroundMps(usualMps: number, topMps: number, styleSpeedRatio: number): number {
+  return Math.min(usualMps * styleSpeedRatio, 0.9 * topMps);
 }
 
 /** A quarter of the time upwind, a quarter downwind, half across. */

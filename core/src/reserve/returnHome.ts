@@ -3,7 +3,7 @@ import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec, usualSpec } from '../aircraft/aircraft';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import type { PowerLeg } from '../flight/bundles';
-import { gustyPowerW } from '../flight/powertrain';
+import { gustyPowerW, standingPowerW } from '../flight/powertrain';
 import { type Assumed, because, type ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
@@ -186,8 +186,7 @@ export function heightOfReturn(
 }
 
 function standingW({ powertrain, atmosphere }: HomingAircraft, heightM: number, climbMps: number): number {
-  const air = atmosphere(heightM);
-  return gustyPowerW(powertrain, air, { airspeedMps: air.windMps, climbMps });
+  return standingPowerW(powertrain, atmosphere(heightM), climbMps);
 }
 
 /** A crosswind worth naming. */

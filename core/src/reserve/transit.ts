@@ -1,7 +1,7 @@
 import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { spec } from '../aircraft/aircraft';
 import type { PowerLeg } from '../flight/bundles';
-import { gustyPowerW } from '../flight/powertrain';
+import { gustyPowerW, standingPowerW } from '../flight/powertrain';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { track } from './plane';
 import { type HomingAircraft, type Position, returnAirspeedMps } from './returnHome';
@@ -22,10 +22,7 @@ export function transitLegs(
   const climbMps = spec(aircraft, riseM > 0 ? 'climbSpeedMps' : 'descentSpeedMps');
   const vertical = {
     durationS: Math.abs(riseM) / climbMps,
-    powerW: gustyPowerW(powertrain, middle, {
-      airspeedMps: middle.windMps,
-      climbMps: riseM > 0 ? climbMps : 0,
-    }),
+    powerW: standingPowerW(powertrain, middle, riseM > 0 ? climbMps : 0),
   };
   const { distanceM, trackDeg } = track(from, to);
   if (distanceM < 1) return success([vertical]);

@@ -3,7 +3,7 @@ import { type Aircraft, spec } from '../aircraft/aircraft';
 import { type Cells, loadCurrentA } from '../battery/cells';
 import type { World } from '../belief/belief';
 import { type SolvedAircraft, withBattery } from '../belief/flightContext';
-import { gustyPowerW } from '../flight/powertrain';
+import { gustyPowerW, standingPowerW } from '../flight/powertrain';
 import { track } from '../reserve/plane';
 import { heightOfReturn, type Position, returnAirspeedMps } from '../reserve/returnHome';
 import type { Fleet } from './fleet';
@@ -170,8 +170,8 @@ export class EquivalentSeconds {
     const climbMps = flow === 'climb' ? spec(this.aircraft, 'climbSpeedMps') : 0;
     const made = this.each(({ inAir }, rate) => {
       const air = inAir.atmosphere(heightM);
-      const airspeedMps = flow === 'cruise' ? returnAirspeedMps(inAir) : air.windMps;
-      return rate(gustyPowerW(inAir.powertrain, air, { airspeedMps, climbMps }));
+      if (flow !== 'cruise') return rate(standingPowerW(inAir.powertrain, air, climbMps));
+      return rate(gustyPowerW(inAir.powertrain, air, { airspeedMps: returnAirspeedMps(inAir) }));
     });
     this.rates.set(key, made);
     return made;
@@ -209,8 +209,7 @@ export function hoverPowersW(fleet: Fleet, kind: number): readonly number[] {
   const weather = fleet.problem.weathers.findIndex((one) => one !== null);
   return fleet.aircraft(kind, weather).map((inAir) => {
     if (!inAir) return 0;
-    const air = inAir.atmosphere(hoverHeightM);
-    return gustyPowerW(inAir.powertrain, air, { airspeedMps: air.windMps });
+    return standingPowerW(inAir.powertrain, inAir.atmosphere(hoverHeightM));
   });
 }
 

@@ -1,4 +1,3 @@
-import type { Style } from '../aircraft/aircraft';
 import type { CellState } from '../battery/cells';
 import { gaugeOf } from '../battery/gauge';
 import type { FlightContext, SolvedAircraft } from '../belief/flightContext';
@@ -7,12 +6,14 @@ import type { PowerLeg } from '../flight/bundles';
 import { drain } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
+import type { StyleShare } from '../flight/styles';
 import type { Policy } from '../reserve/policy';
 import { type Position, returnLegs } from '../reserve/returnHome';
 import { transitLegs } from '../reserve/transit';
 import { flightEnd, keepsReserve } from '../reserve/turnBack';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Take } from './problem';
+import { asShare } from './shot';
 
 /** How a flight of takes is flown, whatever the world. */
 export interface FlyingRules {
@@ -135,13 +136,12 @@ export function workLegs(
   take: Take,
   recordingLoadW: number,
 ): Outcome<readonly PowerLeg[]> {
-  const { style, airspeedMps, circleRadiusM, durationS, heightM } = take.shot;
-  const inStyle = (one: Style, more: object) =>
-    mixPowerW(inAir, heightM, [{ style: one, share: 1, ...more }], recordingLoadW);
-  const power = inStyle(style, { airspeedMps, circleRadiusM });
+  const { durationS, heightM } = take.shot;
+  const powerOf = (share: StyleShare) => mixPowerW(inAir, heightM, [share], recordingLoadW);
+  const power = powerOf(asShare(take.shot));
   if (!power.ok) return power;
   const taken = { powerW: power.value, durationS };
   if (take.setUpS === 0) return success([taken]);
-  const hover = inStyle('hover', {});
+  const hover = powerOf({ style: 'hover', share: 1 });
   return hover.ok ? success([{ powerW: hover.value, durationS: take.setUpS }, taken]) : hover;
 }

@@ -5,7 +5,7 @@ import type { EstimateRequest } from '../estimate/request';
 import type { Sentence } from '../units/sentence';
 import type { FlightOfPlan, SwapPlan } from './answer';
 import type { PlanRequest } from './request';
-import type { Shot } from './shot';
+import { asShare } from './shot';
 
 /** Something to be told before lift-off, and of which flights of a plan it holds. */
 export interface LiftOffCaution {
@@ -64,13 +64,9 @@ function estimateRequestOf(
       bearingDeg: farthest.bearingDeg,
       returnHeightM: aircraft.returnHeightM ?? null,
       recordingLoadW: aircraft.recordingLoadW ?? null,
-      mix: [mixOf(farthest)],
+      mix: [asShare(farthest)],
     },
     policy: request.policy,
     site,
   };
-}
-
-function mixOf({ style, airspeedMps, circleRadiusM }: Shot): EstimateRequest['flight']['mix'][number] {
-  return { style, share: 1, airspeedMps: airspeedMps ?? null, circleRadiusM: circleRadiusM ?? null };
 }

@@ -1,5 +1,5 @@
 import type { Style } from '../aircraft/aircraft';
-import { styleShareRanges } from '../flight/styles';
+import type { Manner, StyleShare } from '../flight/styles';
 import { positionRanges } from '../reserve/returnHome';
 import type { Quantity } from '../units/quantity';
 
@@ -20,7 +20,7 @@ export interface ShotPin {
  * One thing to film: how long, how flown, where from its launch place, and when. Each of its takes is a hover of `setUpS`
  * there and then `durationS` in its style; windows hold for the take itself. SI; times ISO 8601.
  */
-export interface Shot {
+export interface Shot extends Manner {
   readonly id: string;
   readonly name: string;
   readonly durationS: number;
@@ -32,8 +32,6 @@ export interface Shot {
   readonly aircraftId?: string | null;
   /** The first one where absent. */
   readonly launchPlaceId?: string | null;
-  readonly airspeedMps?: number | null;
-  readonly circleRadiusM?: number | null;
   /** One where absent. */
   readonly takes?: number | null;
   readonly setUpS?: number | null;
@@ -45,6 +43,11 @@ export interface Shot {
   /** Only once all takes of these shots are flown. */
   readonly after?: readonly string[] | null;
   readonly pin?: ShotPin | null;
+}
+
+/** All of a flight flown as a shot is. */
+export function asShare({ style, airspeedMps, reversalsPerMin, circleRadiusM, handling }: Shot): StyleShare {
+  return { style, share: 1, airspeedMps, reversalsPerMin, circleRadiusM, handling };
 }
 
 export const shotRanges = {
@@ -60,8 +63,6 @@ export const shotRanges = {
   distanceM: positionRanges.distanceM,
   bearingDeg: positionRanges.bearingDeg,
   heightM: positionRanges.heightM,
-  airspeedMps: styleShareRanges.airspeedMps,
-  circleRadiusM: styleShareRanges.circleRadiusM,
   takes: { label: 'Takes', unit: '', siPerUnit: 1, min: 1, max: 20, step: 1, whole: true },
   setUpS: {
     label: 'Set-up in the air',

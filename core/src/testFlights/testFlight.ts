@@ -3,7 +3,7 @@ import type { Aircraft, Mode } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
 import type { EventKind } from '../estimate/events';
 import type { EstimateRequest } from '../estimate/request';
-import type { StyleShare } from '../flight/styles';
+import { type Handling, type StyleShare, styleShareRanges } from '../flight/styles';
 import type { Quantity } from '../units/quantity';
 
 export const testPatterns = [
@@ -43,6 +43,9 @@ export interface TestFlight {
   /** The mode it was flown in; a hover has none. */
   readonly mode?: Mode | null;
   readonly airspeedMps?: number | null;
+  readonly reversalsPerMin?: number | null;
+  /** Of manual flying only. */
+  readonly handling?: Handling | null;
   readonly heightM: number;
   readonly startCharge: number;
   readonly endCharge: number;
@@ -64,7 +67,8 @@ export const mostCheckpoints = 500;
 
 export const testFlightRanges = {
   heightM: { label: 'Height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
-  airspeedMps: { label: 'Airspeed', unit: 'm/s', siPerUnit: 1, min: 0, max: 60, step: 0.5 },
+  airspeedMps: styleShareRanges.airspeedMps,
+  reversalsPerMin: styleShareRanges.reversalsPerMin,
   startCharge: { label: 'Charge at lift-off', unit: '%', siPerUnit: 0.01, min: 0.1, max: 1, step: 1 },
   endCharge: { label: 'Charge at the end', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
   durationS: {
@@ -146,14 +150,17 @@ export function readingsOf({
 
 const usualCircleRadiusM = { circle: 15, 'figure-of-eight': 10 } as const;
 
-export function patternMix(test: Pick<TestFlight, 'pattern' | 'mode' | 'airspeedMps'>): StyleShare[] {
-  const { pattern, airspeedMps } = test;
+export function patternMix(
+  test: Pick<TestFlight, 'pattern' | 'mode' | 'airspeedMps' | 'reversalsPerMin' | 'handling'>,
+): StyleShare[] {
+  const { pattern, airspeedMps, reversalsPerMin, handling } = test;
   if (pattern === 'low-hover' || pattern === 'high-hover') return [{ style: 'hover', share: 1 }];
-  const flown = { style: test.mode ?? 'normal', share: 1, airspeedMps: airspeedMps ?? null };
+  const style = test.mode ?? 'normal';
+  const flown = { style, share: 1, airspeedMps, ...(style === 'manual' && { handling }) };
   if (pattern === 'circle' || pattern === 'figure-of-eight') {
-    return [{ ...flown, circleRadiusM: usualCircleRadiusM[pattern], reversalsPerMin: 0 }];
+    return [{ ...flown, circleRadiusM: usualCircleRadiusM[pattern], reversalsPerMin: reversalsPerMin ?? 0 }];
   }
-  return [flown];
+  return [{ ...flown, reversalsPerMin }];
 }
 
 /** The estimate to hold a test against: the same flight, flown on until the motors stop. The id says which battery of a belief it was. */

@@ -11,7 +11,10 @@ import {
   type FlightPlan,
   type GroundBelow,
   groundsBelow,
+  type Handling,
+  handlings,
   type LandingPlace,
+  type Manner,
   type Mode,
   maxAirspeedRange,
   mostLandingPlaces,
@@ -110,22 +113,23 @@ export class WeatherDto extends AirDto implements Conditions {
   @InRange(ranges.conditions.roughnessM, optional) roughnessM?: number | null;
 }
 
-export class StyleShareDto implements StyleShare {
-  @OneOf(styles) style: Style;
-  @InRange(ranges.styleShare.share) share: number;
+export class MannerDto implements Manner {
   @InRange(ranges.styleShare.airspeedMps, optional) airspeedMps?: number | null;
   @InRange(ranges.styleShare.reversalsPerMin, optional) reversalsPerMin?: number | null;
   @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
+  @OneOf(handlings, optional) handling?: Handling | null;
 }
 
-export class FlightLegDto implements FlightLeg {
+export class StyleShareDto extends MannerDto implements StyleShare {
+  @OneOf(styles) style: Style;
+  @InRange(ranges.styleShare.share) share: number;
+}
+
+export class FlightLegDto extends MannerDto implements FlightLeg {
   @OneOf(styles) style: Style;
   @InRange(ranges.flightLeg.durationS) durationS: number;
   @InRange(ranges.flightLeg.trackDeg, optional) trackDeg?: number | null;
   @InRange(ranges.flight.heightM, optional) heightM?: number | null;
-  @InRange(ranges.styleShare.airspeedMps, optional) airspeedMps?: number | null;
-  @InRange(ranges.styleShare.reversalsPerMin, optional) reversalsPerMin?: number | null;
-  @InRange(ranges.styleShare.circleRadiusM, optional) circleRadiusM?: number | null;
 }
 
 export class FlightDto implements FlightPlan {

@@ -19,7 +19,9 @@ import {
   type FlightState,
   type GroundBelow,
   groundsBelow,
+  type Handling,
   type HourlyWeather,
+  handlings,
   type KeptPlace,
   type Kind,
   keptPlaces,
@@ -99,6 +101,7 @@ import {
   CoordinatesDto,
   FlightDto,
   LandingPlaceDto,
+  MannerDto,
   ObstacleDto,
   PackDto,
   PolicyDto,
@@ -212,6 +215,8 @@ export class TestDto implements TestFlight {
   )
   mode?: Mode | null;
   @InRange(testFlightRanges.airspeedMps, optional) airspeedMps?: number | null;
+  @InRange(testFlightRanges.reversalsPerMin, optional) reversalsPerMin?: number | null;
+  @OneOf(handlings, optional) handling?: Handling | null;
   @InRange(testFlightRanges.heightM) heightM: number;
   @InRange(testFlightRanges.startCharge) startCharge: number;
   @InRange(testFlightRanges.endCharge) endCharge: number;
@@ -279,7 +284,7 @@ export class ShotPinDto implements ShotPin {
   @InRange(shotRanges.flightNumber, optional) flightNumber?: number | null;
 }
 
-export class ShotDto implements Shot {
+export class ShotDto extends MannerDto implements Shot {
   @Text() id: string;
   @Name('Name of the shot') name: string;
   @InRange(shotRanges.durationS) durationS: number;
@@ -289,8 +294,6 @@ export class ShotDto implements Shot {
   @InRange(shotRanges.heightM) heightM: number;
   @Text(optional) aircraftId?: string | null;
   @Text(optional) launchPlaceId?: string | null;
-  @InRange(shotRanges.airspeedMps, optional) airspeedMps?: number | null;
-  @InRange(shotRanges.circleRadiusM, optional) circleRadiusM?: number | null;
   @InRange(shotRanges.takes, optional) takes?: number | null;
   @InRange(shotRanges.setUpS, optional) setUpS?: number | null;
   @OneOf(shotNeeds, optional) need?: ShotNeed | null;

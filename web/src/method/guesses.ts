@@ -52,6 +52,9 @@ const names: Record<
   profileShareOfHover: { name: 'share of blade drag in a hover', unit: '%', per: 0.01 },
   thrustCoefficient: { name: 'thrust coefficient' },
   reversalCostRatio: { name: 'cost of a stop' },
+  movingPowerRatio: { name: 'flown by a pilot over one steady speed' },
+  manualPowerRatio: { name: 'manual flying over other flying' },
+  windSavingShare: { name: 'what wind saves a hover, of what it could', unit: '%', per: 0.01 },
   landingAllowanceS: { name: 'time to land', unit: 's' },
   returnSpeedRatio: { name: 'its speed on the way home' },
 };

@@ -22,7 +22,8 @@ import { useWriter } from '../state/units';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
 
-/** Fetched when it is first opened. */
+/** Each is fetched when it is first opened. */
+const MannersDrawer = lazyPart(async () => (await import('./MannersDrawer')).MannersDrawer);
 const SpecSheetDrawer = lazyPart(async () => (await import('../parts/SpecSheetDrawer')).SpecSheetDrawer);
 
 interface Props {
@@ -40,6 +41,8 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
     .join('\n\n');
   const [boxOpen, setBoxOpen] = useState(false);
   const touched = useTouched(boxOpen);
+  const [mannersOpen, setMannersOpen] = useState(false);
+  const mannersTouched = useTouched(mannersOpen);
   const { flight, policy, spec } = aircraft;
   const change = (part: Partial<FlightPlan>, label: string) =>
     edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, ...part } }), label);
@@ -49,8 +52,8 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
     [edit, aircraft.id],
   );
   const setMix = useCallback(
-    (mix: FlightPlan['mix']) =>
-      edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, mix } }), 'how it is flown'),
+    (mix: FlightPlan['mix'], what = 'how it is flown') =>
+      edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, mix } }), what),
     [edit, aircraft.id],
   );
   return (
@@ -98,12 +101,21 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
       </Chosen>
       <Chosen title="How it will be flown">
         <MixEditor mix={flight.mix} onChange={setMix} />
+        <LinkButton onClick={() => setMannersOpen(true)}>Speeds and turns</LinkButton>
       </Chosen>
       <Chosen title="Held back">
         <ReserveCards policy={policy} onChange={setPolicy} />
       </Chosen>
       {trust}
       <Suspense fallback={null}>
+        {mannersTouched && (
+          <MannersDrawer
+            aircraft={aircraft}
+            opened={mannersOpen}
+            onClose={() => setMannersOpen(false)}
+            onChange={setMix}
+          />
+        )}
         {touched && (
           <SpecSheetDrawer aircraft={aircraft} opened={boxOpen} onClose={() => setBoxOpen(false)} />
         )}

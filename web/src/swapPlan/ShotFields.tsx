@@ -9,6 +9,7 @@ import {
 } from '@acorn-tally/core';
 import { IconArrowDown, IconArrowUp, IconCopy, IconEye, IconEyeOff, IconTrash } from '@tabler/icons-react';
 import { ChoiceField } from '../fields/ChoiceField';
+import { MannerFields } from '../fields/MannerFields';
 import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -63,6 +64,7 @@ export function ShotFields(props: ShotFieldsProps) {
         options={styleOptions}
         onChange={(style) => onChange({ style }, 'style')}
       />
+      <MannerFields style={shot.style} manner={shot} onChange={onChange} />
       <QuantityField
         quantity={shotRanges.distanceM}
         value={shot.distanceM}

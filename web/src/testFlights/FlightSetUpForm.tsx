@@ -11,6 +11,7 @@ import { Checkbox } from '@mantine/core';
 import { useState } from 'react';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
+import { MannerFields } from '../fields/MannerFields';
 import { percent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -98,15 +99,7 @@ export function FlightSetUpForm({ aircraft, batteries, battery, conditions, onRe
             assumed={flownAs[setUp.as].heightM}
             onChange={(heightM) => set({ heightM })}
           />
-          {mode !== null && (
-            <QuantityField
-              quantity={testFlightRanges.airspeedMps}
-              hint="if you hold one"
-              value={setUp.airspeedMps}
-              assumed={null}
-              onChange={(airspeedMps) => set({ airspeedMps })}
-            />
-          )}
+          {mode !== null && <MannerFields style={mode} manner={setUp} onChange={set} />}
           <ChoiceField<Stop>
             label="Down to"
             hint={hints.stop}

@@ -19,6 +19,7 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
 import field from '../fields/field.module.css';
 import { inForm } from '../fields/inForm';
+import { MannerFields } from '../fields/MannerFields';
 import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
 import { Switch } from '../fields/Switch';
@@ -217,12 +218,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
               options={flyingModes.map((value) => ({ value, label: value }))}
               onChange={(mode) => set('mode', mode)}
             />
-            <QuantityField
-              quantity={testFlightRanges.airspeedMps}
-              assumed={null}
-              hint="if you held one"
-              {...inForm(form, 'airspeedMps')}
-            />
+            <MannerFields style={values.mode} manner={values} onChange={(part) => form.setValues(part)} />
           </>
         )}
         <QuantityField quantity={testFlightRanges.heightM} {...inForm(form, 'heightM')} />

@@ -8,6 +8,7 @@ import {
   chargeMarksProblem,
   chargingTimeS,
   emptyToFullOf,
+  type Handling,
   labelEnergyWh,
   type Mode,
   type SignKind,
@@ -54,6 +55,8 @@ export interface FlightSetUp {
   readonly stop: Stop;
   readonly heightM: number | null;
   readonly airspeedMps: number | null;
+  readonly reversalsPerMin: number | null;
+  readonly handling: Handling | null;
   readonly startCharge: number | null;
   readonly startTemperatureC: number | null;
   readonly windMps: number | null;
@@ -70,6 +73,8 @@ export const emptySetUp: FlightSetUp = {
   stop: '20',
   heightM: flownAs['low-hover'].heightM,
   airspeedMps: null,
+  reversalsPerMin: null,
+  handling: null,
   startCharge: null,
   startTemperatureC: null,
   windMps: null,
@@ -97,7 +102,11 @@ export function testToFly(setUp: FlightSetUp, stopCharge: number): TestFlight {
   return {
     pattern,
     mode,
-    airspeedMps: mode === null ? null : setUp.airspeedMps,
+    ...(mode !== null && {
+      airspeedMps: setUp.airspeedMps,
+      reversalsPerMin: setUp.reversalsPerMin,
+      handling: setUp.handling,
+    }),
     heightM: setUp.heightM ?? flownAs[setUp.as].heightM,
     startCharge: setUp.startCharge ?? 1,
     endCharge: stopCharge,

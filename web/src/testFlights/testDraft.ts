@@ -3,6 +3,7 @@ import {
   type Checkpoint,
   compareInstants,
   type DayAtPlace,
+  type Handling,
   type ListedTest,
   type Mode,
   minutesAndSeconds,
@@ -22,6 +23,8 @@ export interface Draft {
   readonly pattern: TestPattern;
   readonly mode: Mode;
   readonly airspeedMps: number | null;
+  readonly reversalsPerMin: number | null;
+  readonly handling: Handling | null;
   readonly heightM: number | null;
   readonly startCharge: number | null;
   readonly startTemperatureC: number | null;
@@ -54,6 +57,8 @@ export function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draf
     pattern: 'low-hover',
     mode: 'normal',
     airspeedMps: null,
+    reversalsPerMin: null,
+    handling: null,
     heightM: 2,
     startCharge: null,
     startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
@@ -77,6 +82,8 @@ export function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
     pattern: test.pattern,
     mode: test.mode ?? 'normal',
     airspeedMps: test.airspeedMps ?? null,
+    reversalsPerMin: test.reversalsPerMin ?? null,
+    handling: test.handling ?? null,
     heightM: test.heightM,
     startCharge: test.startCharge,
     startTemperatureC: test.startTemperatureC ?? null,
@@ -90,12 +97,15 @@ export function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
 export function testOf(draft: Draft, before: TestFlight | undefined): TestFlight | null {
   const { pattern, heightM, startCharge, endCharge, durationS, startTemperatureC } = draft;
   if (heightM === null || startCharge === null || endCharge === null || durationS === null) return null;
-  const flown = isHover(pattern) ? {} : { mode: draft.mode, airspeedMps: draft.airspeedMps };
+  const { mode, airspeedMps, reversalsPerMin, handling } = draft;
+  const flown = isHover(pattern) ? {} : { mode, airspeedMps, reversalsPerMin, handling };
   return {
     ...before,
     pattern,
     mode: null,
     airspeedMps: null,
+    reversalsPerMin: null,
+    handling: null,
     ...flown,
     heightM,
     startCharge,
