@@ -17,8 +17,8 @@ test('what-ifs: pinned side by side, changed, one more, one gone; standing again
   };
   await expect.poll(() => seconds('Farther by')).toBeLessThan(now);
   expect(await seconds('Colder by')).toBeLessThan(now);
-  await page.getByLabel('Wind stronger by', { exact: true }).fill('0.5');
-  // In this wind half a metre a second more takes too many flights out of reach of home.
+  await page.getByLabel('Wind stronger by', { exact: true }).fill('1');
+  // In this wind a metre a second more takes too many flights out of reach of home.
   await expect(row('Wind stronger by').locator('.WhatIfs_difference')).toHaveText('do not plan it');
   await expect(row('Colder by').locator('.WhatIfs_difference')).toHaveText(/^−\d:\d\d$/);
   const difference = await row('Farther by').locator('.WhatIfs_difference').innerText();
@@ -98,8 +98,8 @@ test('how each style is flown: a held speed counts, beyond the mode is refused, 
 }) => {
   await page.goto(app.url);
   const before = await minutesToSpend(page, 'Jay 1');
-  await page.getByRole('button', { name: 'Speeds and turns' }).click();
-  const panel = page.getByRole('dialog', { name: 'How each style is flown' });
+  await page.getByRole('button', { name: 'Speeds, turns and load' }).click();
+  const panel = page.getByRole('dialog', { name: 'How it is flown' });
   const speed = panel.getByLabel('Airspeed held').first();
   await speed.fill('9');
   await expect(page.getByText('9 m/s is more than slow mode flies').first()).toBeVisible();

@@ -49,7 +49,7 @@ export const openings: readonly Opening[] = [
     name: 'speeds and turns',
     path: '/minutes',
     sheet: /^Flight and/,
-    open: (page) => page.getByRole('button', { name: 'Speeds and turns' }).click(),
+    open: (page) => page.getByRole('button', { name: 'Speeds, turns and load' }).click(),
   },
   {
     name: 'kit',

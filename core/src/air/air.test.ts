@@ -1,10 +1,9 @@
-import { nominal } from '../units/assumed';
-import { airPriors, atmosphereOver } from './conditions';
 import { airDensityKgm3, saturationVapourPa } from './density';
 import { densityAltitudeM } from './densityAltitude';
 import { windDeviationMps } from './gust';
 import { pressureHeightM, standardPressurePa, stationPressurePa } from './pressure';
 import { windAtHeightMps } from './windAtHeight';
+import { windBehind } from './windReading';
 import { airspeedForGroundspeedMps, groundspeedMps, windAlongTrack } from './windTriangle';
 
 test.each([
@@ -46,15 +45,34 @@ test.each([
   expect(windAtHeightMps(1, 2, 120, roughnessM, 1)).toBeCloseTo(factor, 2);
 });
 
-const farmland = { airTemperatureC: 15, elevationM: 0, roughnessM: 1 };
+// Cionco (J. Appl. Meteorol. 4 (1965) 517): u = u_top·e^(a(z/h − 1)). By hand: over a town (z0 1 m) tops count as 5 m, so from
+// 2 m to them e^(1.5·0.6) = 2.46, and from there to 60 m ln 60 / ln 5 = 2.544.
+test('wind read between the houses is brought up to their tops first, and its doubt is wide', () => {
+  expect(windAtHeightMps(1, 2, 60, 1, 1)).toBeCloseTo(2.4596 * 2.544, 2);
+  expect(windAtHeightMps(1, 2, 2, 1, 1.7)).toBe(1);
+  const doubt = (roughnessM: number) =>
+    windAtHeightMps(1, 2, 60, roughnessM, 1.35) / windAtHeightMps(1, 2, 60, roughnessM, 1);
+  expect(doubt(1)).toBeGreaterThan(1.8);
+  expect(doubt(0.03)).toBeLessThan(1.25);
+  // It grows all the way up, without a step at the tops.
+  const up = Array.from({ length: 200 }, (_, i) => windAtHeightMps(3, 2, 0.25 * (i + 1), 1, 1));
+  up.slice(1).forEach((wind, i) => {
+    expect(wind).toBeGreaterThan(up[i] as number);
+    expect(wind / (up[i] as number)).toBeLessThan(1.1);
+  });
+});
 
-test('wind read among the trees is refused, not scaled; calm needs no scaling', () => {
-  const read = (speedMps: number) =>
-    atmosphereOver({ ...farmland, wind: { speedMps, fromDeg: 0, readingHeightM: 2 } }, nominal(airPriors));
-  const windy = read(3);
-  expect(!windy.ok && windy.refusal.code).toBe('wind-reading-sheltered');
-  expect(!windy.ok && windy.refusal.values.leastReadingHeightM).toBe(5);
-  expect(read(0).ok).toBe(true);
+// Stull, and the vector's geometry: at 3 m/s the direction is known to about 20°, in calm air not at all, and calm is not calm.
+test('a wind reading is off as a vector: in strong wind by an eighth and 20°, in calm air by 0.7 m/s from anywhere', () => {
+  const read = (speedMps: number, readingHeightM: number) => (along: number, across: number) =>
+    windBehind({ speedMps, fromDeg: 350, readingHeightM }, along, across);
+  expect(read(3, 2)(0, 0)).toEqual({ speedMps: 3, fromDeg: 350 });
+  expect(read(3, 2)(1, 0).speedMps).toBeCloseTo(3.7, 12);
+  expect(read(10, 2)(1, 0).speedMps).toBeCloseTo(11.2, 12);
+  expect(read(3, 10)(1, 0).speedMps).toBeCloseTo(4.5, 12);
+  expect(read(10, 2)(0, 1).fromDeg).toBeCloseTo(10, 9);
+  expect(read(0, 2)(-1, 0)).toEqual({ speedMps: 0.7, fromDeg: 170 });
+  expect(read(0.5, 2)(-1, 0).fromDeg).toBeCloseTo(170, 9);
 });
 
 describe('wind triangle', () => {

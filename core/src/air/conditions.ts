@@ -1,11 +1,11 @@
 import type { ValuesOf } from '../units/assumed';
-import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { airDensityKgm3 } from './density';
 import { gustPriors, windDeviationMps } from './gust';
 import { stationPressurePa } from './pressure';
 import { usualRoughnessM } from './roughness';
-import { isSheltered, lowestScalableM, windAtHeightMps, windPriors } from './windAtHeight';
+import { windAtHeightMps, windPriors } from './windAtHeight';
+import { windBehind, windReadingPriors } from './windReading';
 
 /** The weather at a place, as a pilot reads it. SI; humidity is a fraction; the wind comes *from* fromDeg, true. */
 export interface Conditions {
@@ -64,7 +64,7 @@ export const forecastHeightM = 10;
 /** Assumed where the pilot does not say; half-way, and worth under 1 % of density below 30 °C. */
 export const usualHumidity = 0.6;
 
-export const airPriors = { ...gustPriors, ...windPriors } as const;
+export const airPriors = { ...gustPriors, ...windReadingPriors, ...windPriors } as const;
 export type AirCoefficients = ValuesOf<typeof airPriors>;
 
 /** No wind, at one fixed density and temperature: the air in which the box was measured. */
@@ -78,31 +78,29 @@ export function calmed(atmosphere: Atmosphere): Atmosphere {
   return (heightM) => ({ ...atmosphere(heightM), windMps: 0, windDeviationMps: 0, gustMps: 0 });
 }
 
-/**
- * The air over a place by height. Refused when the wind was read so low that it says nothing about the wind higher up.
- */
-export function atmosphereOver(conditions: Conditions, coefficients: AirCoefficients): Outcome<Atmosphere> {
+/** The air over a place by height. */
+export function atmosphereOver(conditions: Conditions, coefficients: AirCoefficients): Atmosphere {
   const { wind, elevationM, airTemperatureC } = conditions;
-  const { gustPeakFactor: peakFactor, windReadingRatio, windGrowthExponent } = coefficients;
-  const readingMps = wind.speedMps * windReadingRatio;
+  const {
+    gustPeakFactor: peakFactor,
+    windAlongDeviations,
+    windAcrossDeviations,
+    windGrowthExponent,
+  } = coefficients;
   const roughnessM = conditions.roughnessM ?? usualRoughnessM;
-  if (wind.speedMps > 0 && isSheltered(wind.readingHeightM, roughnessM)) {
-    return refuse(
-      'wind-reading-sheltered',
-      'Wind read at {readingHeightM} is too sheltered here to say what blows higher up: read it at {leastReadingHeightM} or more, or use a forecast for {forecastHeightM}.',
-      {
-        readingHeightM: wind.readingHeightM,
-        leastReadingHeightM: lowestScalableM(roughnessM),
-        forecastHeightM,
-      },
-    );
-  }
+  const there = windBehind(wind, windAlongDeviations, windAcrossDeviations);
   const deviationMps = windDeviationMps(
     { meanMps: wind.speedMps, gustMps: wind.gustMps ?? null, heightM: wind.readingHeightM, roughnessM },
     peakFactor,
   );
-  return success((heightM) => {
-    const windMps = windAtHeightMps(readingMps, wind.readingHeightM, heightM, roughnessM, windGrowthExponent);
+  return (heightM) => {
+    const windMps = windAtHeightMps(
+      there.speedMps,
+      wind.readingHeightM,
+      heightM,
+      roughnessM,
+      windGrowthExponent,
+    );
     return {
       densityKgm3: airDensityKgm3(
         stationPressurePa(elevationM + heightM, conditions.qnhHpa ?? null),
@@ -111,9 +109,9 @@ export function atmosphereOver(conditions: Conditions, coefficients: AirCoeffici
       ),
       temperatureC: airTemperatureC,
       windMps,
-      windFromDeg: wind.fromDeg,
+      windFromDeg: there.fromDeg,
       windDeviationMps: deviationMps,
       gustMps: windMps + peakFactor * deviationMps,
     };
-  });
+  };
 }

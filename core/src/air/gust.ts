@@ -1,4 +1,5 @@
 import type { Assumed } from '../units/assumed';
+import { lowestScalableM } from './windAtHeight';
 
 /** How many standard deviations of the wind a reported gust lies above the mean. */
 export const gustPriors = {
@@ -29,5 +30,7 @@ export function windDeviationMps(
 ): number {
   const { gustMps, meanMps } = reading;
   if (gustMps !== null && gustMps >= meanMps) return (gustMps - meanMps) / peakFactor;
-  return meanMps / Math.log(reading.heightM / reading.roughnessM);
+  // Below the tops of what makes the ground rough as much as at them.
+  const heightM = Math.max(reading.heightM, lowestScalableM(reading.roughnessM));
+  return meanMps / Math.log(heightM / reading.roughnessM);
 }

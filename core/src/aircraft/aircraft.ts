@@ -7,6 +7,9 @@ export type Mode = Exclude<Style, 'hover'>;
 export const aircraftKinds = ['camera', 'racing'] as const;
 export type AircraftKind = (typeof aircraftKinds)[number];
 
+export const returnHoldings = ['airspeed', 'ground-speed'] as const;
+export type ReturnHolds = (typeof returnHoldings)[number];
+
 /**
  * What the box and the spec sheet say of an aircraft. SI; charges are fractions of the gauge 0–1.
  * What is absent or null is assumed, by rules that stand beside the law that needs it.
@@ -28,6 +31,10 @@ export interface Aircraft {
   readonly descentSpeedMps?: number | null;
   readonly returnSpeedMps?: number | null;
   readonly returnSpeedPushedMps?: number | null;
+  /** What its own return holds; the worse of both is planned on while that is not known. */
+  readonly returnHolds?: ReturnHolds | null;
+  /** The wind its maker lets it be flown in. */
+  readonly maxWindMps?: number | null;
   readonly lowWarningCharge?: number | null;
   readonly forcedLandingCharge?: number | null;
   readonly hiddenCharge?: number | null;
@@ -98,6 +105,7 @@ export const aircraftRanges = {
   descentSpeedMps: metresPerSecond('Descent speed', 0.5, 15),
   returnSpeedMps: metresPerSecond('Return speed', 1, 30),
   returnSpeedPushedMps: metresPerSecond('Return speed, stick pushed', 1, 40),
+  maxWindMps: metresPerSecond('Wind limit of its maker', 1, 40),
   lowWarningCharge: percent('Low warning', 0.1, 0.5),
   forcedLandingCharge: percent('Forced landing', 0, 0.2),
   hiddenCharge: percent('Hidden below 0 %', 0, 0.15),
@@ -106,7 +114,7 @@ export const aircraftRanges = {
   lowReturnHeightM: metres('Low return height', 0, 100),
   dragAreaM2: { label: 'Drag area', unit: 'cm²', siPerUnit: 0.0001, min: 0.0002, max: 1, step: 5 },
   auxiliaryPowerW: { label: 'Electronics', unit: 'W', siPerUnit: 1, min: 0, max: 200, step: 0.5 },
-  addedMassKg: { label: 'Hung on it', unit: 'g', siPerUnit: 0.001, min: 0, max: 5, step: 1 },
+  addedMassKg: { label: 'Accessories attached', unit: 'g', siPerUnit: 0.001, min: 0, max: 5, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
 export const maxAirspeedRange = metresPerSecond('Top airspeed', 1, 60);
@@ -130,10 +138,24 @@ const usualMaxAirspeedMps: Readonly<Record<AircraftKind, Readonly<Record<Mode, n
   racing: { slow: 8, normal: 15, fast: 27, manual: 35 },
 };
 
-/** Top airspeed of a flying mode; a hover is held with the authority of the normal mode. */
+/** Top airspeed of a flying mode; a hover is held with the authority of the fastest a camera is flown in. */
 export function maxAirspeedMps(aircraft: Aircraft, style: Style): number {
-  const mode = style === 'hover' ? 'normal' : style;
-  return aircraft.modes?.[mode]?.maxAirspeedMps ?? usualMaxAirspeedMps[aircraft.kind][mode];
+  if (style === 'hover') return Math.max(...hoverModes.map((mode) => maxAirspeedMps(aircraft, mode)));
+  return aircraft.modes?.[style]?.maxAirspeedMps ?? usualMaxAirspeedMps[aircraft.kind][style];
+}
+const hoverModes = ['normal', 'fast'] as const;
+
+/** Modes from the slowest up: where one drifts, a pilot takes the next. Manual is chosen, never taken. */
+const fasterModes: readonly Mode[] = ['slow', 'normal', 'fast'];
+
+/** Top airspeed of the slowest mode from a style's own up that holds its place in a wind; of the fastest where none does. */
+export function holdingAirspeedMps(aircraft: Aircraft, style: Style, windMps: number): number {
+  const own = maxAirspeedMps(aircraft, style);
+  if (style === 'hover' || windMps <= own) return own;
+  const faster = fasterModes
+    .slice(fasterModes.indexOf(style) + 1)
+    .map((mode) => maxAirspeedMps(aircraft, mode));
+  return faster.find((topMps) => windMps <= topMps) ?? Math.max(own, ...faster);
 }
 
 /** A spec-sheet value, or the typical one where the pilot left it empty. */

@@ -18,7 +18,7 @@ test('from the box: the middle has every constant at its middle, the draws sprea
 test('every unknown has a scope; of a flight are its luck, its wind and its own speed', () => {
   const ofFlight = priorNames.filter((name) => priors[name].scope === 'flight');
   expect(ofFlight).toEqual(
-    expect.arrayContaining(['flightPowerRatio', 'windReadingRatio', 'ownSpeedDeviations']),
+    expect.arrayContaining(['flightPowerRatio', 'windAlongDeviations', 'ownSpeedDeviations']),
   );
   expect(priorNames.filter((name) => priors[name].scope === 'battery')).toEqual(['healthDeviations']);
 });

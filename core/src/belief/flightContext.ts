@@ -3,7 +3,7 @@ import type { Aircraft } from '../aircraft/aircraft';
 import { laden } from '../aircraft/airframe';
 import { type Battery, labelEnergyWh } from '../battery/battery';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
-import { cellChargeOf } from '../battery/gauge';
+import { cellChargeOf, gaugeErrorSpread, trueGauge } from '../battery/gauge';
 import { packMassKg } from '../battery/packMass';
 import { takeoffCharge } from '../battery/standing';
 import { healthOf } from '../battery/wear';
@@ -22,6 +22,8 @@ export interface Flown {
   /** Which battery of the belief it is; one of which nothing was learned where absent. */
   readonly batteryId?: string | null;
   readonly conditions: Conditions;
+  /** What hangs on it in this flight, beyond what the aircraft always carries. */
+  readonly flight?: { readonly addedMassKg?: number | null };
 }
 
 /** The aircraft that the box implies, with what it carries, in the air there is: the same for all batteries of one type. */
@@ -38,18 +40,20 @@ export interface FlightContext extends SolvedAircraft {
   readonly health: number;
   readonly cells: Cells;
   readonly takeoff: CellState;
+  /** By how much the gauge of this flight shows too much in the middle of its range, 0–1; 0 in the likeliest world. */
+  readonly gaugeErrorCharge: number;
 }
 
 /** The one place where a flight is set up, whatever is then asked of it. */
-export function flightContext(flown: Flown, world: World): Outcome<FlightContext> {
-  const solved = solvedAircraft(flown, world);
+export function flightContext(flown: Flown, world: World, fliesFaster = false): Outcome<FlightContext> {
+  const solved = solvedAircraft(flown, world, fliesFaster);
   return solved.ok ? success(withBattery(solved.value, flown, world)) : solved;
 }
 
-/** Solves the box, and meets the air. Refused where the box cannot be, or the wind was read where it says nothing. */
-export function solvedAircraft(flown: Flown, world: World): Outcome<SolvedAircraft> {
+/** Solves the box, and meets the air. Refused where the box cannot be. */
+export function solvedAircraft(flown: Flown, world: World, fliesFaster = false): Outcome<SolvedAircraft> {
   const box = solvedBox(flown, world);
-  return box.ok ? inTheAir(box.value, flown, world) : box;
+  return box.ok ? success(inTheAir(box.value, flown, world, fliesFaster)) : box;
 }
 
 /** What the box implies in one world: the same for all flights with one type of battery, whatever the air and their luck. */
@@ -62,14 +66,14 @@ export function solvedBox(
 
 export function inTheAir(
   { powertrain, hoverTimeFinding }: SolvedBox,
-  { aircraft, battery, conditions }: Pick<Flown, 'aircraft' | 'battery' | 'conditions'>,
+  flown: Omit<Flown, 'batteryId'>,
   { coefficients }: World,
-): Outcome<SolvedAircraft> {
-  const atmosphere = atmosphereOver(conditions, coefficients);
-  if (!atmosphere.ok) return atmosphere;
+  fliesFaster = false,
+): SolvedAircraft {
   const boxPowertrain = { ...powertrain, flightRatio: coefficients.flightPowerRatio };
-  const carriedKg = (aircraft.addedMassKg ?? 0) + otherPackKg({ aircraft, battery });
-  return success({
+  const { aircraft, conditions } = flown;
+  const carriedKg = accessoriesKg(flown) + otherPackKg(flown);
+  return {
     aircraft,
     powertrain: {
       ...boxPowertrain,
@@ -77,11 +81,12 @@ export function inTheAir(
       unsteadiness: unsteadinessOf(coefficients),
     },
     boxPowertrain,
-    atmosphere: atmosphere.value,
+    atmosphere: atmosphereOver(conditions, coefficients),
     coefficients,
     hoverTimeFinding,
     airC: conditions.airTemperatureC,
-  });
+    fliesFaster,
+  };
 }
 
 export function withBattery(
@@ -93,7 +98,10 @@ export function withBattery(
   const health = healthOf(battery, coefficients.healthDeviations);
   const hidden = solved.aircraft.hiddenCharge ?? null;
   const cells = cellsOf(battery, health, hidden, coefficients, coefficients.gaugeBendRatio);
-  const { aircraft, powertrain, boxPowertrain, atmosphere, hoverTimeFinding, airC } = solved;
+  const startC = battery.startTemperatureC ?? solved.airC;
+  const gaugeErrorCharge =
+    coefficients.gaugeErrorDeviations * gaugeErrorSpread(battery.cycles ?? null, startC);
+  const { aircraft, powertrain, boxPowertrain, atmosphere, hoverTimeFinding, airC, fliesFaster } = solved;
   // Field by field: some thousands are made for a band, and spreading them took a third of its time.
   return {
     aircraft,
@@ -103,16 +111,23 @@ export function withBattery(
     coefficients,
     hoverTimeFinding,
     airC,
+    fliesFaster,
     battery,
     health,
     cells,
-    takeoff: atTakeoff(battery, cells, solved),
+    takeoff: atTakeoff(battery, cells, solved, gaugeErrorCharge),
+    gaugeErrorCharge,
   };
 }
 
 /** The new pack the box was measured with: what is solved from the box is alike for all batteries with the same one. */
 export function boxBattery(flown: Pick<Flown, 'aircraft' | 'battery'>): Battery {
   return newBattery(soldWith(flown));
+}
+
+/** What hangs on it, kg: guards, a filter, a light. The box was measured without. */
+export function accessoriesKg({ aircraft, flight }: Pick<Flown, 'aircraft' | 'flight'>): number {
+  return (aircraft.addedMassKg ?? 0) + (flight?.addedMassKg ?? 0);
 }
 
 /** What another pack than the box's weighs more, kg; negative where it is lighter. Take-off mass is told with the box's pack. */
@@ -126,10 +141,16 @@ function soldWith({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): B
   return ratedCapacityMah === battery.ratedCapacityMah ? battery : { ...battery, ratedCapacityMah };
 }
 
-function atTakeoff(battery: Battery, cells: Cells, { coefficients, airC }: SolvedAircraft): CellState {
+function atTakeoff(
+  battery: Battery,
+  cells: Cells,
+  { coefficients, airC }: SolvedAircraft,
+  gaugeErrorCharge: number,
+): CellState {
+  const gauge = trueGauge(takeoffCharge(battery, coefficients), gaugeErrorCharge);
   return {
     timeS: 0,
-    charge: cellChargeOf(takeoffCharge(battery, coefficients), cells.hidden),
+    charge: cellChargeOf(Math.min(1, gauge), cells.hidden),
     temperatureC: battery.startTemperatureC ?? airC,
   };
 }

@@ -1,7 +1,7 @@
 import { airPriors } from '../air/conditions';
 import { airframePriors } from '../aircraft/airframe';
 import { cellPriors } from '../battery/cells';
-import { bendPriors } from '../battery/gauge';
+import { bendPriors, gaugeErrorPriors } from '../battery/gauge';
 import { healthPriors } from '../battery/wear';
 import { boxPriors } from '../flight/box';
 import { boxPairPriors } from '../flight/boxPair';
@@ -25,6 +25,7 @@ export const priors = {
   ...bendPriors,
   ...boxPairPriors,
   ...movingPriors,
+  ...gaugeErrorPriors,
 } as const satisfies Record<string, Assumed>;
 
 export type PriorName = keyof typeof priors;

@@ -2,7 +2,7 @@ import { Matrix } from 'ml-matrix';
 import { boxMiddle } from '../../fixtures/beliefs';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../fixtures/calibrationWorlds';
 import { afterOneFlight } from '../../fixtures/fittedFlights';
-import { jayOnTheFell } from '../../fixtures/jay';
+import { jayThatComesHome } from '../../fixtures/jay';
 import { healthSpread } from '../battery/wear';
 import { coefficientsFor, healthOfPack } from '../belief/belief';
 import { beliefFrom } from '../belief/beliefFrom';
@@ -218,7 +218,7 @@ describe('what is learnt', () => {
 
   test('hidden charge only from a test that noted 0 % and the end', () => {
     const before = flown(5, 2).map(({ flight }) => flight);
-    const base = { aircraft: jayOnTheFell.aircraft, batteries: synthetic([]).batteries };
+    const base = { aircraft: jayThatComesHome.aircraft, batteries: synthetic([]).batteries };
     const plain = fitted({ ...base, flights: before });
     const [first] = before as [(typeof before)[0], ...typeof before];
     const zeroS = first.end.timeS / 0.8;
@@ -239,7 +239,7 @@ describe('what is learnt', () => {
   test('an advertised hover time does not keep the drag from being learnt', () => {
     const one = new SyntheticAircraft(11, asSupposed);
     const fast = Array.from({ length: 3 }, () => one.fly(['fast'], 0, 1));
-    const aircraft = { ...jayOnTheFell.aircraft, advertisedHoverTimeS: 1680 };
+    const aircraft = { ...jayThatComesHome.aircraft, advertisedHoverTimeS: 1680 };
     const fit = fitted({ ...synthetic(fast), aircraft });
     expect(parameter(fit, 'dragAreaRatio').learned).toBeGreaterThan(0.15);
   });
@@ -282,12 +282,12 @@ describe('a fit that is used', () => {
   const known = checkedKnowledge({ ...fit, id: 'fit-1' });
   if (!known.ok) throw new Error(toldInSi(known.refusal));
   const belief = beliefFrom(known.value, { draws: 256, seed: 3 });
-  const asked = { ...jayOnTheFell, batteryId: 'pack-1' };
+  const asked = { ...jayThatComesHome, batteryId: 'pack-1' };
 
   test('is named by what it answers, holds the middle it found, and narrows what is kept for doubt', () => {
     const answer = estimateInFull(asked, belief);
     const before = estimateInFull(
-      jayOnTheFell,
+      jayThatComesHome,
       beliefFrom({ basis: { source: 'box', flights: 0 }, learned: null }, { draws: 256, seed: 3 }),
     );
     if (!answer.ok || !before.ok) throw new Error('refused');
@@ -299,7 +299,7 @@ describe('a fit that is used', () => {
     const { ledger, usableS } = answer.value;
     const sum = ledger.reduce(
       (total, { seconds }) => total + seconds,
-      jayOnTheFell.aircraft.advertisedFlightTimeS,
+      jayThatComesHome.aircraft.advertisedFlightTimeS,
     );
     expect(sum).toBe(Math.round(usableS.planned));
   });
@@ -311,7 +311,7 @@ describe('a fit that is used', () => {
       { draws: 16, seed: 1 },
     );
     const [mine, boxed] = [thirsty, boxMiddle].map((held) => {
-      const answer = estimateWithLedger(jayOnTheFell, held);
+      const answer = estimateWithLedger(jayThatComesHome, held);
       if (!answer.ok) throw new Error(toldInSi(answer.refusal));
       return new Map(answer.value.ledger.map(({ cause, seconds }) => [cause, seconds]));
     }) as [Map<string, number>, Map<string, number>];
@@ -463,9 +463,9 @@ test('a fit that names what every object has is refused, like any other that nam
 test('the next test is one like the flight that is planned, with its own pack; fast flight asks for a fast test', () => {
   const request = synthetic(flown(61, 1));
   const plan = (style: 'hover' | 'fast') => ({
-    ...jayOnTheFell,
+    ...jayThatComesHome,
     batteryId: 'pack-2',
-    flight: { ...jayOnTheFell.flight, mix: [{ style, share: 1 }] },
+    flight: { ...jayThatComesHome.flight, mix: [{ style, share: 1 }] },
   });
   const [best] = fitted({ ...request, planned: plan('fast') }).nextTests;
   expect(best).toMatchObject({ pattern: 'there-and-back', style: 'fast', batteryId: 'pack-2', tied: true });
@@ -480,10 +480,10 @@ test('the next test is one like the flight that is planned, with its own pack; f
 test('a plain test is flown with a warm pack also where the planned one is cold; what a cold one gains is told apart', () => {
   const request = synthetic(flown(61, 1));
   const frost = {
-    ...jayOnTheFell,
+    ...jayThatComesHome,
     batteryId: 'pack-1',
-    battery: { ...jayOnTheFell.battery, startTemperatureC: -5 },
-    conditions: { ...jayOnTheFell.conditions, airTemperatureC: -5 },
+    battery: { ...jayThatComesHome.battery, startTemperatureC: -5 },
+    conditions: { ...jayThatComesHome.conditions, airTemperatureC: -5 },
   };
   const hovers = fitted({ ...request, planned: frost }).nextTests.filter(
     ({ style, batteryId }) => style === 'hover' && batteryId === 'pack-1',

@@ -1,6 +1,6 @@
 import type { Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
-import { cellChargeOf } from '../battery/gauge';
+import { cellChargeOf, trueGauge } from '../battery/gauge';
 import type { World } from '../belief/belief';
 import { boxBattery, inTheAir, solvedBox, withBattery } from '../belief/flightContext';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
@@ -95,10 +95,9 @@ export function logTimes(
     },
   };
   const solved = inTheAir(box.value, request, world);
-  if (!solved.ok) return solved;
-  const round = flownRound(solved.value, request.flight);
+  const round = flownRound(solved, request.flight);
   if (!round.ok) return round;
-  const { cells, airC, takeoff } = withBattery(solved.value, { battery: request.battery }, world);
+  const { cells, airC, takeoff, gaugeErrorCharge } = withBattery(solved, { battery: request.battery }, world);
   const curve = flyRounds(cells, round.value, airC, takeoff);
   const end = endOf(curve);
   if (!end || !(end.timeS > 0)) {
@@ -108,7 +107,7 @@ export function logTimes(
   const times = smoothTimesAt(
     curve,
     cells,
-    gauges.map((charge) => cellChargeOf(charge, cells.hidden)),
+    gauges.map((charge) => cellChargeOf(trueGauge(charge, gaugeErrorCharge), cells.hidden)),
   );
   let next = 0;
   const all = ready.marks.map(({ charge }) => (charge === null ? end.timeS : (times[next++] as number)));

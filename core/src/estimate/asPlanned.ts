@@ -31,7 +31,7 @@ export function asPlanned(
   if (!simulated.ok) return simulated;
   const simulation = simulated.value;
   const events = inOrder([
-    ...passedEvents(simulation, request.flight),
+    ...passedEvents(simulation, request),
     ...turnAndTouchdown(request, simulation, planned.turnBackCharge),
     ...(planned.usableS > 0 ? [plannedMinute(simulation, planned.usableS)] : []),
   ]);

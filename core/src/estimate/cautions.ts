@@ -1,21 +1,28 @@
+import type { AirAtHeight } from '../air/conditions';
 import { clearanceM, suggestedReturnHeight } from '../air/obstacle';
 import { tallestThingM, usualCeilingM } from '../air/site';
-import { spec } from '../aircraft/aircraft';
+import { type Aircraft, maxAirspeedMps, spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
 import { frozenBelowC } from '../battery/fitToFly';
 import { gaugeOf } from '../battery/gauge';
+import { byItself, type HomeRule, usualReturnHeightM } from '../reserve/homing';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
-import { countdownS, usualReturnHeightM } from '../reserve/returnHome';
+import { countdownS, returnLegs } from '../reserve/returnHome';
 import { type Sentence, sentence, type TemplateValues } from '../units/sentence';
 import type { FlightEvent } from './events';
-import type { EstimateRequest } from './request';
+import { type EstimateRequest, homeRule } from './request';
 import type { Simulation } from './simulate';
 
 export const batteryCautionCodes = ['frozen-pack', 'cold-pack', 'not-full', 'worn'] as const;
 export const flightCautionCodes = [
   'gust-below-wind',
   'gust-over-return-speed',
+  'over-wind-limit',
+  'style-may-drift',
+  'hover-needs-fast',
+  'home-by-hand',
+  'lost-link-drifts',
   'slow-way-home',
   'own-return-late',
   'reserve-below-forced-landing',
@@ -90,7 +97,9 @@ function wear({ battery }: EstimateRequest, healthFraction: number): Found {
   ];
 }
 
-function wind({ aircraft, conditions, flight }: EstimateRequest, simulation: Simulation): Found {
+function wind(request: EstimateRequest, simulation: Simulation): Found {
+  const { aircraft, conditions, flight } = request;
+  const rule = homeRule(request);
   const { speedMps, gustMps } = conditions.wind;
   const air = simulation.atmosphere(flight.heightM);
   const cruise = simulation.wayHome.find((leg) => leg.kind === 'cruise');
@@ -103,7 +112,17 @@ function wind({ aircraft, conditions, flight }: EstimateRequest, simulation: Sim
         'Gusts of {gustMps:1} are weaker than the wind of {speedMps:1}: one of them is wrong, so the gust is left out until you set it right',
         { gustMps, speedMps },
       ),
-    air.gustMps > returnMps &&
+    aircraft.maxWindMps != null &&
+      air.gustMps > aircraft.maxWindMps &&
+      ofFlight(
+        'over-wind-limit',
+        'Gusts of {gustMps:1} at {heightM} pass the {limitMps:1} its maker lets it be flown in',
+        { gustMps: air.gustMps, heightM: flight.heightM, limitMps: aircraft.maxWindMps },
+      ),
+    ...driftingStyles(flight, aircraft, air),
+    byHand(simulation, flight, rule),
+    rule.comesHome === 'by-itself' &&
+      air.gustMps > returnMps &&
       ofFlight('gust-over-return-speed', 'Gusts of {gustMps} pass the return speed', {
         gustMps: air.gustMps,
       }),
@@ -114,6 +133,48 @@ function wind({ aircraft, conditions, flight }: EstimateRequest, simulation: Sim
         durationS: cruise.durationS,
       }),
   ];
+}
+
+/** Parts of a mix that gusts may carry off, each with what holds instead. */
+function driftingStyles(
+  { mix }: EstimateRequest['flight'],
+  aircraft: Aircraft,
+  { windMps, gustMps }: AirAtHeight,
+): Found {
+  const flown = mix.filter(({ share }) => share > 0).map(({ style }) => style);
+  const drifting = (['slow', 'normal'] as const).filter(
+    (mode) => flown.includes(mode) && gustMps > maxAirspeedMps(aircraft, mode),
+  );
+  return [
+    flown.includes('hover') &&
+      windMps > maxAirspeedMps(aircraft, 'normal') &&
+      ofFlight('hover-needs-fast', 'In {windMps:1} of wind a hover drifts in normal mode; fast holds it', {
+        windMps,
+      }),
+    ...drifting.map((mode) =>
+      ofFlight(
+        'style-may-drift',
+        'Gusts of {gustMps:1} pass the {topMps:1} of {mode} mode: have a faster one ready',
+        { mode, topMps: maxAirspeedMps(aircraft, mode), gustMps },
+      ),
+    ),
+  ];
+}
+
+/** What a way home by hand rests on, and what a lost link would leave. */
+function byHand(
+  simulation: Simulation,
+  { farthestM: distanceM, bearingDeg, heightM }: EstimateRequest['flight'],
+  rule: HomeRule,
+): Caution | false {
+  if (rule.comesHome === 'by-itself') return false;
+  const own = returnLegs(simulation, { distanceM, bearingDeg, heightM }, byItself(rule));
+  if (own.ok) return ofFlight('home-by-hand', 'Flown home by hand: in sight, link held, stick forward');
+  return ofFlight(
+    'lost-link-drifts',
+    'Flown home by hand: in sight, link held, stick forward. Lose the link and it does not come home: by itself it drifts back at {driftMps:1}',
+    { driftMps: Number(own.refusal.values.driftMps) },
+  );
 }
 
 /** Told where the planned turn back is known: how much later the aircraft's own call to return would come. */

@@ -1,6 +1,6 @@
 import { answered } from '../../fixtures/answered';
 import { boxDrawn, boxMiddle, steadyMiddle } from '../../fixtures/beliefs';
-import { jayWith } from '../../fixtures/jay';
+import { jayHomeWith } from '../../fixtures/jay';
 import type { World } from '../belief/belief';
 import type { StyleShare } from '../flight/styles';
 import { quantiles } from '../statistics/quantile';
@@ -18,14 +18,14 @@ const plannedS = (request: EstimateRequest) => bandsOf([request], belief)[0]?.us
 const adviceFor = (request: EstimateRequest) => bandsWithAdvice([request], belief)[0]?.advice ?? [];
 
 test('what to do about a pack says what it gains: the difference to a pack so treated', () => {
-  const cold = jayWith({ battery: { startTemperatureC: 4 } });
+  const cold = jayHomeWith({ battery: { startTemperatureC: 4 } });
   const [warm] = adviceFor(cold);
   expect(warm && toldInSi(warm)).toMatch(/^Cold pack: 10 min in a pocket gains about 0:\d\d$/);
   expect(warm?.gainS).toBeGreaterThan(10);
 
-  const stood = jayWith({ battery: { startCharge: 1, daysSinceCharge: 3 } });
+  const stood = jayHomeWith({ battery: { startCharge: 1, daysSinceCharge: 3 } });
   const [topUp] = adviceFor(stood);
-  const topped = plannedS(jayWith({ battery: { startCharge: 0.99 } }));
+  const topped = plannedS(jayHomeWith({ battery: { startCharge: 0.99 } }));
   expect(topUp?.gainS).toBeCloseTo(topped - plannedS(stood), 6);
   expect(adviceMeanwhile(estimated(stood)).map(toldInSi)).toEqual(['Stood 3 days, about 78 % left']);
   expect(topUp && toldInSi(topUp)).toMatch(/^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/);
@@ -33,9 +33,9 @@ test('what to do about a pack says what it gains: the difference to a pack so tr
 
 test('several batteries at once get each its own band and advice', () => {
   const requests = [
-    jayWith({}),
-    jayWith({ battery: { startTemperatureC: 4 } }),
-    jayWith({ battery: { startCharge: 0.6 } }),
+    jayHomeWith({}),
+    jayHomeWith({ battery: { startTemperatureC: 4 } }),
+    jayHomeWith({ battery: { startCharge: 0.6 } }),
   ];
   const alone = requests.map((request) => bandsWithAdvice([request], belief)[0]);
   expect(bandsWithAdvice(requests, belief)).toEqual(alone);
@@ -43,18 +43,18 @@ test('several batteries at once get each its own band and advice', () => {
 });
 
 test('a weak or a frozen pack has no remedy that is offered, and a good one needs none', () => {
-  const worn = adviceFor(jayWith({ battery: { health: 0.8 } }));
+  const worn = adviceFor(jayHomeWith({ battery: { health: 0.8 } }));
   expect(worn.map(toldInSi)).toEqual(['Weak: 80 % of its label']);
   expect(worn).toMatchObject([{ code: 'worn', gainS: null }]);
-  expect(adviceFor(jayWith({ battery: { startTemperatureC: -6 } }))).toMatchObject([
+  expect(adviceFor(jayHomeWith({ battery: { startTemperatureC: -6 } }))).toMatchObject([
     { code: 'frozen-pack', gainS: null },
   ]);
-  expect(adviceFor(jayWith({}))).toEqual([]);
+  expect(adviceFor(jayHomeWith({}))).toEqual([]);
 });
 
 test('cautions about the place: its own ceiling, and a return height under the tallest thing with its margin', () => {
   const codes = (site: EstimateRequest['site'], heightM: number) =>
-    estimated({ ...jayWith({ flight: { heightM, returnHeightM: 45 } }), site })
+    estimated({ ...jayHomeWith({ flight: { heightM, returnHeightM: 45 } }), site })
       .cautions.filter(({ code }) => ['above-ceiling', 'low-return-height'].includes(code))
       .map(toldInSi);
   expect(codes(null, 60)).toEqual([]);
@@ -68,7 +68,7 @@ test('cautions about the place: its own ceiling, and a return height under the t
 });
 
 test('a what-if changes one thing: a longer way home and a faster flight cost, and its mix stays whole', () => {
-  const request = jayWith({});
+  const request = jayHomeWith({});
   const minutes = (kind: string) => {
     const whatIf = usualWhatIfs.find((one) => one.kind === kind);
     if (!whatIf) throw new Error(kind);
@@ -96,11 +96,14 @@ test('a what-if changes one thing: a longer way home and a faster flight cost, a
 test('in still air a steady cruise outlasts a hover, moving slowly by less; in a stiff breeze slowly does not', () => {
   const still = { wind: { speedMps: 0, fromDeg: 0, readingHeightM: 2 } };
   const ratio = (conditions: Partial<EstimateRequest['conditions']>) => {
-    const { slow, hover } = hoverOrMove(jayWith({ conditions, flight: { farthestM: 0 } }));
+    const { slow, hover } = hoverOrMove(jayHomeWith({ conditions, flight: { farthestM: 0 } }));
     return estimated(slow).usableS.p50 / estimated(hover).usableS.p50;
   };
   const lastsS = (part: Omit<StyleShare, 'share'>, middle: World) => {
-    const request = jayWith({ conditions: still, flight: { farthestM: 0, mix: [{ ...part, share: 1 }] } });
+    const request = jayHomeWith({
+      conditions: still,
+      flight: { farthestM: 0, mix: [{ ...part, share: 1 }] },
+    });
     return answered(estimate(request, { ...boxMiddle, middle })).usableS.p50;
   };
   const cruise = { style: 'normal', airspeedMps: 5.5, reversalsPerMin: 0 } as const;
@@ -120,7 +123,7 @@ test('a hover in a breeze lasts about as long as in calm air, in gusts less; no 
   const lastsS = (style: StyleShare['style'], speedMps: number, gustMps = speedMps) => {
     const conditions = { wind: { speedMps, gustMps, fromDeg: 240, readingHeightM: 10 } };
     return estimated(
-      jayWith({ conditions, flight: { heightM: 10, farthestM: 0, mix: [{ style, share: 1 }] } }),
+      jayHomeWith({ conditions, flight: { heightM: 10, farthestM: 0, mix: [{ style, share: 1 }] } }),
     ).usableS.p50;
   };
   expect(lastsS('hover', 5, 7.5) / lastsS('hover', 0)).toBeGreaterThan(0.99);

@@ -1,9 +1,9 @@
-import { cellChargeOf, gaugeOf } from '../battery/gauge';
+import { cellChargeOf, gaugeOf, shownGauge, trueGauge } from '../battery/gauge';
 import type { Belief, World } from '../belief/belief';
 import { boxBattery, otherPackKg } from '../belief/flightContext';
 import { timesAtCharges } from '../flight/drain';
 import type { Outcome } from '../units/outcome';
-import type { EstimateRequest } from './request';
+import { type EstimateRequest, homeRule } from './request';
 import { type FlownStyleAndWayHome, flyBattery, styleAndWayHome } from './simulate';
 
 /** What one draw makes of one battery's flight. Nothing can be spent where the draw makes the flight impossible. */
@@ -44,6 +44,7 @@ export function drawnFlights(
       request.aircraft,
       request.conditions,
       request.flight,
+      homeRule(request),
       boxBattery(request),
       otherPackKg(request),
     ]),
@@ -53,7 +54,7 @@ export function drawnFlights(
     const shared = new Map<string, Outcome<FlownStyleAndWayHome>>();
     requests.forEach((request, i) => {
       const type = types[i] as string;
-      const flown = shared.get(type) ?? styleAndWayHome(request, world);
+      const flown = shared.get(type) ?? styleAndWayHome(request, world, true);
       shared.set(type, flown);
       flights[i]?.push(flown.ok ? drawnFlight(request, flown.value, world, marks) : impossible);
     });
@@ -70,15 +71,16 @@ function drawnFlight(
   const flight = flyBattery(request, flown, world);
   if (!flight.ok) return impossible;
   const { end, curve, context } = flight.value;
+  const { gaugeErrorCharge } = context;
   const { hidden } = context.cells;
   return {
     usableS: end.turnBack.timeS,
     touchdownS: end.touchdown.timeS,
     latestS: end.latest.timeS,
-    turnBackCharge: gaugeOf(end.turnBack.charge, hidden),
+    turnBackCharge: shownGauge(gaugeOf(end.turnBack.charge, hidden), gaugeErrorCharge),
     gaugeTimesS: timesAtCharges(
       curve,
-      marks.map((gauge) => cellChargeOf(gauge, hidden)),
+      marks.map((gauge) => cellChargeOf(trueGauge(gauge, gaugeErrorCharge), hidden)),
     ),
   };
 }

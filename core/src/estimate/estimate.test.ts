@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { answered } from '../../fixtures/answered';
 import { boxBelief, boxDrawn, boxMiddle, steadyMiddle } from '../../fixtures/beliefs';
-import { type Change, jayWith as changed, jayOnTheFell as request } from '../../fixtures/jay';
+import { type Change, jayHomeWith as changed, jayThatComesHome as request } from '../../fixtures/jay';
 import { anyKit } from '../../fixtures/kits';
 import { beyondBounds, misses } from '../../fixtures/measuredFlights';
 import { holds } from '../../fixtures/seeds';
@@ -25,6 +25,7 @@ function usableS(change: Change): number {
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const slack = 0.5;
 const calm = { speedMps: 0, fromDeg: 0, readingHeightM: 10 };
+const lightWind = { speedMps: 1.5, gustMps: 3, fromDeg: 240, readingHeightM: 2 };
 
 describe('true monotonicities', () => {
   test('more reserve never adds minutes (seed 1)', () => {
@@ -331,7 +332,7 @@ describe('the band', () => {
 
   test('more confidence plans fewer minutes and turns back at more charge; the chance of landing short is what is left', () => {
     const [half, usual, sure] = [0.5, 0.9, 0.98].map((confidence) =>
-      full({ aircraft: { returnSpeedMps: 9 }, policy: { confidence } }),
+      full({ conditions: { wind: lightWind }, policy: { confidence } }),
     );
     if (!half || !usual || !sure) throw new Error('Three answers are expected.');
     expect(usual.usableS.planned).toBeLessThan(half.usableS.planned);
@@ -340,7 +341,7 @@ describe('the band', () => {
     expect(usual.chanceBelowReserve).toBeCloseTo(0.1, 1);
     expect(sure.chanceBelowReserve).toBeLessThanOrEqual(0.03);
     // With a return speed nobody looked up, some draws do not come home at all: then nothing can be planned so surely.
-    expect(full({ policy: { confidence: 0.98 } })).toMatchObject({
+    expect(full({ aircraft: { returnSpeedMps: null }, policy: { confidence: 0.98 } })).toMatchObject({
       usableS: { planned: 0 },
       turnBackCharge: { planned: null },
     });
@@ -397,7 +398,7 @@ describe('the band', () => {
 
   test('least squares finds whose doubt it is: a value that follows one input alone (by hand)', () => {
     const values = boxBelief.draws.map(
-      ({ deviations }) => 1000 + Math.exp(2 * (deviations.windReadingRatio as number)),
+      ({ deviations }) => 1000 + Math.exp(2 * (deviations.windAlongDeviations as number)),
     );
     // A reading teaches it all, so all that is kept for doubt is gained.
     expect(sensitivityOf(values, boxBelief, 150)).toEqual([
@@ -430,7 +431,11 @@ describe('what cannot be flown is said, with its numbers', () => {
   test('home out of reach against the wind: drifts back', () => {
     const wind = { speedMps: 10, gustMps: 10, fromDeg: 240, readingHeightM: 60 };
     const mix = [{ style: 'fast' as const, share: 1 }];
-    const { code, values } = refusal({ conditions: { wind }, flight: { mix } });
+    const { code, values } = refusal({
+      aircraft: { returnSpeedMps: 8 },
+      conditions: { wind },
+      flight: { mix },
+    });
     expect(code).toBe('home-unreachable');
     expect(values.driftMps).toBeCloseTo(2, 1);
   });

@@ -87,7 +87,7 @@ function answer(request: EstimateRequest, simulation: Simulation, { basis }: Mid
     touchdownS: { p50: end.touchdown.timeS },
     turnBackCharge: { p50: gaugeOf(end.turnBack.charge, cells.hidden) },
     touchdownCharge: { p50: gaugeOf(end.touchdown.charge, cells.hidden) },
-    events: passedEvents(simulation, request.flight),
+    events: passedEvents(simulation, request),
     curve: gaugeCurve(simulation),
     power: {
       hoverW: standingPowerW(powertrain, air),

@@ -2,7 +2,7 @@ import { spec } from '../aircraft/aircraft';
 import { type CellState, cellVoltageV } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
 import { endOf, momentAtCharge, powerAtCharge } from '../flight/drain';
-import type { FlightPlan } from './request';
+import type { EstimateRequest } from './request';
 import { ownReturnCharge, type Simulation } from './simulate';
 
 export type EventKind =
@@ -26,10 +26,13 @@ export interface FlightEvent {
 }
 
 /** What the aircraft meets, in order of time, if the style is simply flown on until the motors stop. */
-export function passedEvents(simulation: Simulation, flight: FlightPlan): FlightEvent[] {
+export function passedEvents(
+  simulation: Simulation,
+  request: Pick<EstimateRequest, 'flight' | 'policy' | 'site'>,
+): FlightEvent[] {
   const { curve, cells, aircraft } = simulation;
   const start = gaugeOf(curve.charge[0] ?? 0, cells.hidden);
-  const ownReturn = ownReturnCharge(simulation, curve, flight);
+  const ownReturn = ownReturnCharge(simulation, curve, request);
   const passing = (kind: EventKind, gauge: number) => eventAtGauge(simulation, kind, gauge);
   const passed = [
     passing('half', 0.5),

@@ -1,18 +1,26 @@
 import { warmedInPocketC } from '../battery/pocketWarmth';
 import { chargedFull } from '../battery/standing';
-import type { Belief } from '../belief/belief';
+import { type Belief, worldMoved } from '../belief/belief';
+import { type PriorName, priorNames, priors } from '../belief/priors';
+import { type ComesHome, usualComesHome } from '../reserve/homing';
 import { type Sentence, sentence } from '../units/sentence';
 import { bandsOf } from './band';
 import { coldPackC } from './cautions';
+import { drawnFlights } from './drawnFlights';
 import type { EstimateRequest } from './request';
+import { readings, waysToKnow } from './sensitivity';
 
 export const flightRemedyCodes = [
+  'by-hand',
+  'by-hand-fast',
+  'know',
   'nearer',
   'lower',
   'upwind',
   'warm-pack',
   'charge-it',
   'normal-mode',
+  'normal-and-by-hand',
   'nearer-lower-upwind',
 ] as const;
 export type FlightRemedyCode = (typeof flightRemedyCodes)[number];
@@ -20,6 +28,8 @@ export type FlightRemedyCode = (typeof flightRemedyCodes)[number];
 /** A change that makes a flight one that may be planned, and the minutes it then has. */
 export interface FlightRemedy extends Sentence<FlightRemedyCode> {
   readonly plannedS: number;
+  /** How it then comes home, where that is what helps. */
+  readonly comesHome?: ComesHome;
 }
 
 /** Fewer planned seconds are no flight worth naming (assumed). */
@@ -29,12 +39,25 @@ const nearest = { distanceM: 10, heightM: 5 } as const;
 
 /**
  * What helps a flight that is refused or not to be planned: changes that were flown in every draw and can be planned, what gives
- * most first. Each is tried by itself, and nearer, lower and upwind together where none of these does alone. Empty where none helps;
+ * most first. Each is tried by itself; where none does alone, normal mode and home by hand, and then nearer, lower and upwind together. Empty where none helps;
  * a smaller reserve is never one.
  */
 export function flightRemedies(request: EstimateRequest, belief: Belief): FlightRemedy[] {
-  const alone = planned(changesOf(request), belief);
-  if (alone.length > 0) return alone;
+  const alone = [...planned(changesOf(request), belief), ...known(request, belief)];
+  if (alone.length > 0) return alone.sort((a, b) => b.plannedS - a.plannedS);
+  const both = planned(
+    inNormalMode(request).flatMap((normal) =>
+      flownHome(normal.request).map((home) => ({
+        ...home,
+        words: sentence('normal-and-by-hand', '{normal}, and {home}', {
+          normal: normal.words,
+          home: home.words,
+        }),
+      })),
+    ),
+    belief,
+  );
+  if (both.length > 0) return both;
   return planned(
     [0.5, 0.25, 0.1, 0].map((share) => allTogether(request, share)),
     belief,
@@ -44,6 +67,7 @@ export function flightRemedies(request: EstimateRequest, belief: Belief): Flight
 interface Change {
   readonly words: Sentence<FlightRemedyCode>;
   readonly request: EstimateRequest;
+  readonly comesHome?: ComesHome;
 }
 
 function planned(changes: readonly Change[], belief: Belief): FlightRemedy[] {
@@ -51,7 +75,11 @@ function planned(changes: readonly Change[], belief: Belief): FlightRemedy[] {
     changes.map(({ request }) => request),
     belief,
   );
-  const found = changes.map(({ words }, i) => ({ ...words, plannedS: bands[i]?.usableS.planned ?? 0 }));
+  const found = changes.map(({ words, comesHome }, i) => ({
+    ...words,
+    plannedS: bands[i]?.usableS.planned ?? 0,
+    ...(comesHome && { comesHome }),
+  }));
   const helping = found.filter(({ plannedS }) => plannedS >= leastPlannedS);
   // Of several of one kind the mildest that helps comes first in the list of changes.
   return helping
@@ -67,7 +95,55 @@ function changesOf(request: EstimateRequest): Change[] {
     ...warmed(request),
     ...charged(request),
     ...inNormalMode(request),
+    ...flownHome(request),
   ];
+}
+
+/** By itself it may not come home where a pilot with the stick forward does. */
+function flownHome(request: EstimateRequest): Change[] {
+  if ((request.policy.comesHome ?? usualComesHome) !== 'by-itself') return [];
+  const by = (comesHome: 'by-hand' | 'by-hand-fast', words: Change['words']) => ({
+    request: { ...request, policy: { ...request.policy, comesHome } },
+    words,
+    comesHome,
+  });
+  return [
+    by('by-hand', sentence('by-hand', 'fly it home by hand in normal mode')),
+    by('by-hand-fast', sentence('by-hand-fast', 'fly it home by hand in fast mode')),
+  ];
+}
+
+/** So much must a guess be off in the draws that fail, on the whole and in its deviations, to be named as what decides (assumed). */
+const decidesFrom = 0.5;
+
+/** What decides where some draws fail, if it can be read or looked up: the flight if that turns out as it is assumed. */
+function known(request: EstimateRequest, belief: Belief): FlightRemedy[] {
+  const [drawn = []] = drawnFlights([request], belief, []);
+  const failing = drawn.map(({ usableS }) => usableS === 0);
+  const count = failing.filter(Boolean).length;
+  if (count === 0 || count === failing.length) return [];
+  const found = [...readings].flatMap((way) => {
+    const names = priorNames.filter(
+      (name) => priors[name].betterBy === way && !belief.learned.includes(name),
+    );
+    const off = Math.max(0, ...names.map((name) => Math.abs(meanOff(belief, name, failing))));
+    if (off < decidesFrom) return [];
+    const still = Object.fromEntries(names.map((name) => [name, 0]));
+    const draws = belief.draws.map((world) => worldMoved(world, still));
+    const [band] = bandsOf([request], { ...belief, draws });
+    const what = waysToKnow[way];
+    const words = sentence('know', '{what}, if it is as assumed', {
+      what: what.charAt(0).toLowerCase() + what.slice(1),
+    });
+    return [{ ...words, plannedS: band?.usableS.planned ?? 0 }];
+  });
+  return found.filter(({ plannedS }) => plannedS >= leastPlannedS);
+}
+
+/** By how many deviations a guess is off in the draws that fail. */
+function meanOff({ draws }: Belief, name: PriorName, failing: readonly boolean[]): number {
+  const deviations = draws.flatMap((draw, i) => (failing[i] ? [draw.deviations[name] ?? 0] : []));
+  return deviations.reduce((sum, deviation) => sum + deviation, 0) / deviations.length;
 }
 
 function nearer(request: EstimateRequest, share: number): Change[] {

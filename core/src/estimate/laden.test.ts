@@ -3,13 +3,19 @@ import { jayOnTheFell } from '../../fixtures/jay';
 import { drawnFlights } from './drawnFlights';
 import { estimate } from './estimate';
 
-const powers = (addedMassKg: number | null, ratedCapacityMah = 2350) => {
+const powers = (addedMassKg: number | null, ratedCapacityMah = 2350, attachedKg: number | null = null) => {
   const aircraft = { ...jayOnTheFell.aircraft, advertisedCapacityMah: 2350, addedMassKg };
   const battery = { ...jayOnTheFell.battery, ratedCapacityMah };
   const mix = [{ style: 'hover', share: 1 }] as const;
   const calm = { ...jayOnTheFell.conditions, wind: { speedMps: 0, fromDeg: 0, readingHeightM: 2 } };
   const flown = estimate(
-    { ...jayOnTheFell, aircraft, battery, conditions: calm, flight: { ...jayOnTheFell.flight, mix } },
+    {
+      ...jayOnTheFell,
+      aircraft,
+      battery,
+      conditions: calm,
+      flight: { ...jayOnTheFell.flight, mix, addedMassKg: attachedKg },
+    },
     boxMiddle,
   );
   if (!flown.ok) throw new Error('it hovers');
@@ -22,6 +28,9 @@ test('guards of a tenth of its mass cost the rotors mass^1.5 in a hover (actuato
   const electronicsW = 4 + (6 * 0.249) / 0.9;
   expect((powers(0.0249) - electronicsW) / (bareW - electronicsW)).toBeCloseTo(1.1 ** 1.5, 3);
   expect(powers(0)).toBe(bareW);
+  // Hung on for one flight or always, it weighs the same.
+  expect(powers(null, 2350, 0.0249)).toBe(powers(0.0249));
+  expect(powers(0.01, 2350, 0.0149)).toBeCloseTo(powers(0.0249), 9);
 });
 
 test('a pack of twice the box’s energy is 86 g more to carry at 210 Wh/kg: mass^1.5 in a hover, so it does not last twice as long', () => {

@@ -3,7 +3,7 @@ import { laden } from '../aircraft/airframe';
 import type { Battery } from '../battery/battery';
 import { cellsOf } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
-import { otherPackKg } from '../belief/flightContext';
+import { accessoriesKg, otherPackKg } from '../belief/flightContext';
 import { asSold, boxDensityKgm3, boxTemperatureC, newBattery } from '../flight/box';
 import type { PowerLeg } from '../flight/bundles';
 import { momentAtCharge } from '../flight/drain';
@@ -165,7 +165,8 @@ function roundOf(
   const { atmosphere, boxPowertrain } = simulation;
   // What hangs on it is of how it is flown; what another pack weighs, of that pack.
   const carriedKg =
-    (on.style ? (aircraft.addedMassKg ?? 0) : 0) + (on.other ? otherPackKg({ aircraft, battery }) : 0);
+    (on.style ? accessoriesKg({ aircraft, flight }) : 0) +
+    (on.other ? otherPackKg({ aircraft, battery }) : 0);
   const powertrain = {
     ...boxPowertrain,
     airframe: laden(boxPowertrain.airframe, carriedKg),

@@ -1,10 +1,11 @@
 import { conditionsRanges, windRanges } from '../air/conditions';
-import type { Site } from '../air/site';
+import { type Site, tallestThingM } from '../air/site';
 import { aircraftRanges } from '../aircraft/aircraft';
 import { batteryRanges } from '../battery/battery';
 import type { Flown } from '../belief/flightContext';
 import { type FlightLeg, flightLegRanges } from '../flight/flightLegs';
 import { type StyleShare, styleShareRanges } from '../flight/styles';
+import { type HomeRule, homeRuleOf } from '../reserve/homing';
 import { type Policy, policyRanges } from '../reserve/policy';
 import { positionRanges } from '../reserve/returnHome';
 import type { Refusal } from '../units/outcome';
@@ -18,6 +19,8 @@ export interface FlightPlan {
   readonly bearingDeg: number;
   readonly returnHeightM?: number | null;
   readonly recordingLoadW?: number | null;
+  /** What hangs on the aircraft in this flight: guards, a filter, a light. */
+  readonly addedMassKg?: number | null;
   /** Empty where legs are given. */
   readonly mix: readonly StyleShare[];
   /** A round of legs, flown again and again, instead of a mix. */
@@ -28,7 +31,7 @@ export interface FlightPlan {
 export interface EstimateRequest extends Flown {
   readonly flight: FlightPlan;
   readonly policy: Policy;
-  /** For cautions only: the minutes do not depend on it. */
+  /** What stands there decides how low a way home by hand may be flown; else it is for cautions only. */
   readonly site?: Pick<Site, 'tallestM' | 'ceilingM' | 'obstacles'> | null;
 }
 
@@ -38,6 +41,7 @@ export const flightRanges = {
   bearingDeg: positionRanges.bearingDeg,
   returnHeightM: positionRanges.returnHeightM,
   recordingLoadW: { label: 'Recording load', unit: 'W', siPerUnit: 1, min: 0, max: 50, step: 0.5 },
+  addedMassKg: { ...aircraftRanges.addedMassKg, label: 'Accessories attached' },
 } as const satisfies Record<string, Quantity>;
 
 /** All ranges, by the part of the request they belong to. */
@@ -57,6 +61,15 @@ export function flightProblem({ mix, legs }: Pick<FlightPlan, 'mix' | 'legs'>): 
   if (!legs?.length) return mixProblem(mix);
   if (mix.length === 0) return null;
   return sentence('flight-not-whole', 'A flight is a mix or a list of legs, not both.');
+}
+
+/** How the way home of a flight is flown. */
+export function homeRule({
+  flight,
+  policy,
+  site,
+}: Pick<EstimateRequest, 'flight' | 'policy' | 'site'>): HomeRule {
+  return homeRuleOf(policy, flight.returnHeightM, tallestThingM(site ?? {}));
 }
 
 /** What is missing from 100 %, or null. */

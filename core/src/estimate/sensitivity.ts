@@ -23,7 +23,7 @@ export const waysToKnow = {
 export type WayToKnow = keyof typeof waysToKnow;
 
 /** Those that are read or measured; the others are flown, and a flight has its own luck. */
-const readings: ReadonlySet<WayToKnow> = new Set([
+export const readings: ReadonlySet<WayToKnow> = new Set([
   'wind-at-height',
   'charge-read',
   'rotor-diameter',

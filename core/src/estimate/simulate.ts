@@ -13,10 +13,11 @@ import type { DrainCurve } from '../flight/drain';
 import { legPowers } from '../flight/flightLegs';
 import { flyRounds } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
-import { type ReturnLeg, returnLegs, usualReturnHeightM } from '../reserve/returnHome';
+import { byItself, type HomeRule } from '../reserve/homing';
+import { type ReturnLeg, returnLegs } from '../reserve/returnHome';
 import { chargeToComeHomeWith, type FlightEnd, flightEnd } from '../reserve/turnBack';
 import { type Outcome, refuse, success } from '../units/outcome';
-import type { EstimateRequest, FlightPlan } from './request';
+import { type EstimateRequest, type FlightPlan, homeRule } from './request';
 
 /** What aircraft and air make of a flight, whatever the battery at hand: the same for all batteries of one type. */
 export interface FlownStyleAndWayHome {
@@ -42,8 +43,8 @@ export interface Simulation extends FlightContext {
 }
 
 /** From the request to the latest turn-back: solve the box, meet the air, drain the pack, fly home. */
-export function simulate(request: EstimateRequest, world: World): Outcome<Simulation> {
-  const flown = styleAndWayHome(request, world);
+export function simulate(request: EstimateRequest, world: World, fliesFaster = false): Outcome<Simulation> {
+  const flown = styleAndWayHome(request, world, fliesFaster);
   if (!flown.ok) return flown;
   const battery = flyBattery(request, flown.value, world);
   if (!battery.ok) return battery;
@@ -52,12 +53,16 @@ export function simulate(request: EstimateRequest, world: World): Outcome<Simula
   return success({ ...context, round, wayHome, ...flight });
 }
 
-export function styleAndWayHome(request: EstimateRequest, world: World): Outcome<FlownStyleAndWayHome> {
-  const solved = solvedAircraft(request, world);
+export function styleAndWayHome(
+  request: EstimateRequest,
+  world: World,
+  fliesFaster = false,
+): Outcome<FlownStyleAndWayHome> {
+  const solved = solvedAircraft(request, world, fliesFaster);
   if (!solved.ok) return solved;
   const round = flownRound(solved.value, request.flight);
   if (!round.ok) return round;
-  const wayHome = wayHomeOf(solved.value, request.flight);
+  const wayHome = wayHomeOf(solved.value, request.flight, homeRule(request));
   if (!wayHome.ok) return wayHome;
   return success({ solved: solved.value, round: round.value, wayHome: wayHome.value });
 }
@@ -85,12 +90,12 @@ export function flownRound(solved: SolvedAircraft, flight: FlightPlan): Outcome<
 }
 
 /** The way home from the farthest point, at the working height. */
-function wayHomeOf(solved: SolvedAircraft, { farthestM, bearingDeg, heightM, returnHeightM }: FlightPlan) {
-  return returnLegs(
-    solved,
-    { distanceM: farthestM, bearingDeg, heightM },
-    returnHeightM ?? usualReturnHeightM,
-  );
+function wayHomeOf(
+  solved: SolvedAircraft,
+  { farthestM, bearingDeg, heightM }: Pick<FlightPlan, 'farthestM' | 'bearingDeg' | 'heightM'>,
+  rule: HomeRule,
+) {
+  return returnLegs(solved, { distanceM: farthestM, bearingDeg, heightM }, rule);
 }
 
 /**
@@ -100,9 +105,10 @@ function wayHomeOf(solved: SolvedAircraft, { farthestM, bearingDeg, heightM, ret
 export function ownReturnCharge(
   context: FlightContext,
   curve: DrainCurve,
-  flight: FlightPlan,
+  request: Pick<EstimateRequest, 'flight' | 'policy' | 'site'>,
 ): number | null {
-  const legs = wayHomeOf({ ...context, atmosphere: calmed(context.atmosphere) }, flight);
+  const rule = byItself(homeRule(request));
+  const legs = wayHomeOf({ ...context, atmosphere: calmed(context.atmosphere) }, request.flight, rule);
   if (!legs.ok) return null;
   return chargeToComeHomeWith(context, curve, legs.value, spec(context.aircraft, 'forcedLandingCharge'));
 }

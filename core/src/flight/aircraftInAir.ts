@@ -9,4 +9,9 @@ export interface AircraftInAir<Coefficients = StyleCoefficients> {
   readonly powertrain: Powertrain;
   readonly atmosphere: Atmosphere;
   readonly coefficients: Coefficients;
+  /**
+   * Where the wind is more than a style's mode holds, it is flown in a faster one; else that is refused. A pilot asks for a style in
+   * the likeliest wind; whatever wind he then meets, he meets in the mode that holds.
+   */
+  readonly fliesFaster: boolean;
 }

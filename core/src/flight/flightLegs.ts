@@ -6,7 +6,15 @@ import type { Quantity } from '../units/quantity';
 import type { AircraftInAir } from './aircraftInAir';
 import type { PowerLeg } from './bundles';
 import { stylePowerW } from './powertrain';
-import { type FlownStyle, flownStyle, heldGroundMps, type Manner, usualManner } from './styles';
+import {
+  atAirspeed,
+  type FlownStyle,
+  flownStyle,
+  heldGroundMps,
+  type Manner,
+  topAirspeedMps,
+  usualManner,
+} from './styles';
 
 /** A stretch of a flight in one style, for a time; on a track where it goes somewhere, at its own height if given. */
 export interface FlightLeg extends Manner {
@@ -55,18 +63,19 @@ export function legPowers(
 function legStyle(inAir: AircraftInAir, leg: FlightLeg, air: AirAtHeight): Outcome<FlownStyle> {
   const { aircraft, coefficients } = inAir;
   if (leg.trackDeg == null || leg.style === 'hover') return flownStyle(inAir, leg, air);
-  const topMps = maxAirspeedMps(aircraft, leg.style);
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, leg.trackDeg);
+  const topMps = topAirspeedMps(inAir, leg.style, air.windMps);
   const wantedMps = heldGroundMps(
     usualManner(leg.style, leg.handling).groundMps,
-    topMps,
+    maxAirspeedMps(aircraft, leg.style),
     coefficients.styleSpeedRatio,
   );
   const airspeedMps =
     leg.airspeedMps ?? Math.min(topMps, airspeedForGroundspeedMps(wantedMps, headwindMps, crosswindMps));
   const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
   if (!(groundMps > 0)) return unflyable(leg, airspeedMps, air.windMps, -groundMps);
-  return flownStyle(inAir, { ...leg, airspeedMps }, air);
+  if (leg.airspeedMps != null) return flownStyle(inAir, leg, air);
+  return success(atAirspeed(inAir, leg, airspeedMps, topMps));
 }
 
 function unflyable(leg: FlightLeg, airspeedMps: number, windMps: number, driftMps: number) {

@@ -8,7 +8,7 @@ export const movingPriors = {
     kind: 'relative',
     scope: 'aircraft',
     because:
-      'assumed: a flown flight turns, brakes and corrects where the one on the box held one speed; timed flights take some 4 % more than the laws of steady flight (common practice)',
+      'assumed: a flown flight turns, brakes and corrects; timed ones take some 4 % more than the laws of steady flight (common practice)',
     betterBy: 'style-test',
   },
   manualPowerRatio: {
@@ -17,7 +17,7 @@ export const movingPriors = {
     kind: 'relative',
     scope: 'aircraft',
     because:
-      'assumed: bursts of thrust cost more than their mean, as its power of 1.5; how hard a pilot flies by hand differs by so much',
+      'assumed: bursts of thrust cost more than their mean, and pilots differ in how hard they fly by hand',
     betterBy: 'style-test',
   },
   windSavingShare: {

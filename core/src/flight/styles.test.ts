@@ -7,11 +7,15 @@ import { flownStyle, speedPriors, stylePriors } from './styles';
 
 const usual = nominal({ ...stylePriors, ...speedPriors, ...movingPriors });
 
-const flown = (style: Style, windMps: number, more: object = {}, topMps = 20) => {
+const flown = (style: Style, windMps: number, more: object = {}, topMps = 20, fliesFaster = false) => {
   const air = { windMps, gustMps: windMps, densityKgm3: 1.2, temperatureC: 15 };
   const mode = { maxAirspeedMps: topMps };
   const aircraft = { ...jayOnTheFell.aircraft, modes: { slow: mode, normal: mode, fast: mode } };
-  const outcome = flownStyle({ aircraft, coefficients: usual }, { style, ...more }, air as never);
+  const outcome = flownStyle(
+    { aircraft, coefficients: usual, fliesFaster },
+    { style, ...more },
+    air as never,
+  );
   if (!outcome.ok) throw new Error(outcome.refusal.code);
   return outcome.value;
 };
@@ -109,7 +113,11 @@ test('a flight’s own speed lies 5 % from an airspeed that was noted, 8 % from 
   };
   const speed = (share: Parameters<typeof flownStyle>[1], ownSpeedDeviations: number) => {
     const { aircraft } = jayOnTheFell;
-    const outcome = flownStyle({ aircraft, coefficients: { ...usual, ownSpeedDeviations } }, share, air);
+    const outcome = flownStyle(
+      { aircraft, coefficients: { ...usual, ownSpeedDeviations }, fliesFaster: false },
+      share,
+      air,
+    );
     return outcome.ok ? outcome.value.stretches[0]?.airspeedMps : null;
   };
   expect(speed({ style: 'normal', airspeedMps: 8 }, 1)).toBeCloseTo(8 * Math.exp(0.05), 12);

@@ -1,5 +1,5 @@
 import type { AirAtHeight } from '../air/conditions';
-import { maxAirspeedMps, type Style } from '../aircraft/aircraft';
+import { holdingAirspeedMps, maxAirspeedMps, type Style } from '../aircraft/aircraft';
 import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
@@ -130,43 +130,64 @@ export interface FlownStyle {
 
 /**
  * A given airspeed is held as it is. Else the speed over ground is held, upwind, downwind and across in turn, with the
- * airspeed that takes, up to the mode's top. Wind that the mode cannot stand against is a refusal.
+ * airspeed that takes, up to the mode's top. Wind that the mode cannot stand against is a refusal, or flown in a faster one.
  */
 export function flownStyle(
-  { aircraft, coefficients }: Pick<AircraftInAir, 'aircraft' | 'coefficients'>,
+  inAir: Pick<AircraftInAir, 'aircraft' | 'coefficients' | 'fliesFaster'>,
   share: Omit<StyleShare, 'share'>,
   air: AirAtHeight,
 ): Outcome<FlownStyle> {
-  const topMps = maxAirspeedMps(aircraft, share.style);
-  const usual = usualManner(share.style, share.handling);
-  const reversalsPerMin = share.reversalsPerMin ?? usual.reversalsPerMin;
-  const circleRadiusM = share.circleRadiusM ?? null;
-  const powerRatio = share.style === 'manual' ? coefficients.manualPowerRatio : 1;
+  const { aircraft, coefficients } = inAir;
+  const ownTopMps = maxAirspeedMps(aircraft, share.style);
   if (share.airspeedMps != null) {
-    if (share.airspeedMps > topMps) return beyondMode(share.style, share.airspeedMps, topMps);
-    const own = Math.exp(speedGuesses.notedAirspeedRatio.spread * coefficients.ownSpeedDeviations);
-    const airspeedMps = Math.min(share.airspeedMps * own, topMps);
-    const stretches = [{ airspeedMps, turningMps: airspeedMps, share: 1 }];
-    return success({
-      stretches,
-      reversalSpeedMps: airspeedMps,
-      reversalsPerMin,
-      circleRadiusM,
-      heldGroundMps: null,
-      powerRatio,
-    });
+    if (share.airspeedMps > ownTopMps) return beyondMode(share.style, share.airspeedMps, ownTopMps);
+    return success(atAirspeed(inAir, share, share.airspeedMps, ownTopMps));
   }
+  const topMps = topAirspeedMps(inAir, share.style, air.windMps);
   if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
+  const { groundMps: usualMps } = usualManner(share.style, share.handling);
   const own = Math.exp(speedGuesses.styleFlownRatio.spread * coefficients.ownSpeedDeviations);
-  const groundMps = heldGroundMps(usual.groundMps, topMps, coefficients.styleSpeedRatio * own);
+  const groundMps = heldGroundMps(usualMps, ownTopMps, coefficients.styleSpeedRatio * own);
   return success({
     stretches: stretchesOverGround(groundMps, air.windMps, topMps),
-    reversalSpeedMps: groundMps,
-    reversalsPerMin,
-    circleRadiusM,
     heldGroundMps: groundMps,
-    powerRatio,
+    ...turnsOf(inAir, share, groundMps),
   });
+}
+
+/** A style flown at one airspeed, up to a top. */
+export function atAirspeed(
+  inAir: Pick<AircraftInAir, 'coefficients'>,
+  share: Omit<StyleShare, 'share'>,
+  heldMps: number,
+  topMps: number,
+): FlownStyle {
+  const own = Math.exp(speedGuesses.notedAirspeedRatio.spread * inAir.coefficients.ownSpeedDeviations);
+  const airspeedMps = Math.min(heldMps * own, topMps);
+  const stretches = [{ airspeedMps, turningMps: airspeedMps, share: 1 }];
+  return { stretches, heldGroundMps: null, ...turnsOf(inAir, share, airspeedMps) };
+}
+
+/** The airspeed a style may take in a wind: its mode's, or where that drifts and the pilot changes over, a faster one's. */
+export function topAirspeedMps(
+  { aircraft, fliesFaster }: Pick<AircraftInAir, 'aircraft' | 'fliesFaster'>,
+  style: Style,
+  windMps: number,
+): number {
+  return fliesFaster ? holdingAirspeedMps(aircraft, style, windMps) : maxAirspeedMps(aircraft, style);
+}
+
+function turnsOf(
+  { coefficients }: Pick<AircraftInAir, 'coefficients'>,
+  { style, reversalsPerMin, circleRadiusM, handling }: Omit<StyleShare, 'share'>,
+  reversalSpeedMps: number,
+) {
+  return {
+    reversalSpeedMps,
+    reversalsPerMin: reversalsPerMin ?? usualManner(style, handling).reversalsPerMin,
+    circleRadiusM: circleRadiusM ?? null,
+    powerRatio: style === 'manual' ? coefficients.manualPowerRatio : 1,
+  };
 }
 
 /** What is held over ground of a usual speed in a mode with some top speed, m/s. */

@@ -30,6 +30,13 @@ export interface Kept {
   readonly version: number;
 }
 
+/** What a recording setting of an aircraft draws, as the pilot learnt it. */
+export interface Recording {
+  readonly name: string;
+  readonly loadW: number;
+}
+export const maxRecordings = 20;
+
 /** An aircraft with how it is usually flown. */
 export interface AircraftContent {
   readonly name: string;
@@ -40,6 +47,8 @@ export interface AircraftContent {
   readonly retiredOn?: string | null;
   /** The fit its estimates are made with; from the box alone where absent, or where it is no more. */
   readonly currentFitId?: string | null;
+  /** Settings whose draw is known. */
+  readonly recordings?: readonly Recording[] | null;
   /** Whether a new fit is taken as soon as flights make one, or is offered first. */
   readonly takesFits?: boolean | null;
 }

@@ -1,4 +1,5 @@
 import type { Quantity } from '../units/quantity';
+import type { ComesHome } from './homing';
 
 export const policyKinds = ['touch-down-charge', 'half-out-half-home', 'forced-landing', 'empty'] as const;
 export type PolicyKind = (typeof policyKinds)[number];
@@ -10,6 +11,8 @@ export interface Policy {
   readonly reserveCharge?: number | null;
   /** Share of flights that must land with the reserve intact. */
   readonly confidence?: number | null;
+  /** How the way home is flown, which the charge to turn back at rests on; by itself where absent. */
+  readonly comesHome?: ComesHome | null;
 }
 
 export const policyRanges = {

@@ -2,12 +2,14 @@ import fc from 'fast-check';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { holds } from '../../fixtures/seeds';
 import { type Atmosphere, stillAir } from '../air/conditions';
+import type { Aircraft } from '../aircraft/aircraft';
 import { airframePriors } from '../aircraft/airframe';
 import { cellPriors } from '../battery/cells';
 import { boxPriors, solveBox } from '../flight/box';
 import { boxPairPriors } from '../flight/boxPair';
 import { nominal } from '../units/assumed';
 import { toldInSi } from '../units/sentence';
+import { type ComesHome, homeRuleOf } from './homing';
 import { returnLegs, returnPriors } from './returnHome';
 
 const usual = nominal({ ...boxPriors, ...boxPairPriors, ...airframePriors, ...cellPriors, ...returnPriors });
@@ -20,11 +22,24 @@ const windy =
   (windMps: number, windFromDeg: number): Atmosphere =>
   () => ({ densityKgm3: 1.2, temperatureC: 10, windMps, windFromDeg, windDeviationMps: 0, gustMps: windMps });
 
-const home = (distanceM: number, heightM: number, air: Atmosphere, returnHeightM = 40) => {
+const home = (
+  distanceM: number,
+  heightM: number,
+  air: Atmosphere,
+  returnHeightM = 40,
+  comesHome: ComesHome = 'by-itself',
+  more: Partial<Aircraft> = { returnHolds: 'airspeed' },
+) => {
   const legs = returnLegs(
-    { aircraft, powertrain, atmosphere: air, coefficients: usual },
+    {
+      aircraft: { ...aircraft, ...more },
+      powertrain,
+      atmosphere: air,
+      coefficients: usual,
+      fliesFaster: false,
+    },
     { distanceM, bearingDeg: 60, heightM },
-    returnHeightM,
+    homeRuleOf({ comesHome }, returnHeightM, 20),
   );
   return legs.ok ? legs.value : legs.refusal;
 };
@@ -65,4 +80,33 @@ test('more headwind never shortens the way home (seed 6)', () => {
     }),
     { seed: 6 },
   );
+});
+
+// By hand: 0.9 of the 12 and 16 m/s that modes of a camera drone fly; low is 10 m clear of the 20 m that stand there.
+test('by hand it comes home with the stick forward, in fast mode faster, and low below its return height where that is clear', () => {
+  const air = windy(0, 240);
+  const cruise = (comesHome: ComesHome, heightM = 60) => {
+    const legs = home(400, heightM, air, 40, comesHome);
+    if (!Array.isArray(legs)) throw new Error('It does not come home.');
+    const [first] = legs;
+    const across = legs.find(({ kind }) => kind === 'cruise');
+    return [first?.kind, across?.heightM, across?.groundMps.toFixed(2)];
+  };
+  expect(cruise('by-itself')).toEqual(['cruise', 60, '8.00']);
+  expect(cruise('by-hand')).toEqual(['cruise', 60, '10.80']);
+  expect(cruise('by-hand-fast', 20)).toEqual(['rise', 40, '14.40']);
+  expect(cruise('by-hand-low')).toEqual(['come-down', 30, '10.80']);
+  expect(seconds(home(300, 60, windy(9.5, 240), 40, 'by-hand'))).toBeLessThan(400);
+});
+
+// Wind triangle by hand: 8 m/s through the air against 5 leaves 3, with 5 behind 13; 8 over ground takes 13 (12 is all there is), or 3.
+test('its own return holds airspeed or ground speed by type; unknown, it is planned on what takes more of the pack', () => {
+  const timeS = (fromDeg: number, returnHolds: Aircraft['returnHolds']) =>
+    seconds(home(400, 60, windy(5, fromDeg), 40, 'by-itself', { returnHolds })) - 60 / 3 - 20;
+  expect(timeS(240, 'airspeed')).toBeCloseTo(400 / 3, 6);
+  expect(timeS(240, 'ground-speed')).toBeCloseTo(400 / 7, 6);
+  expect(timeS(240, null)).toBeCloseTo(400 / 3, 6);
+  expect(timeS(60, 'airspeed')).toBeCloseTo(400 / 13, 6);
+  expect(timeS(60, 'ground-speed')).toBeCloseTo(400 / 8, 6);
+  expect(timeS(60, null)).toBeCloseTo(400 / 8, 6);
 });

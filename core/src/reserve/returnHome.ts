@@ -1,12 +1,13 @@
 import type { Atmosphere } from '../air/conditions';
-import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
-import { type Aircraft, spec, usualSpec } from '../aircraft/aircraft';
+import { airspeedForGroundspeedMps, groundspeedMps, windAlongTrack } from '../air/windTriangle';
+import { maxAirspeedMps, spec } from '../aircraft/aircraft';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import type { PowerLeg } from '../flight/bundles';
 import { gustyPowerW, standingPowerW } from '../flight/powertrain';
 import { type Assumed, because, type ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import { airspeedHomeMps, type HomeRule, heightHomeM } from './homing';
 
 /** Where the aircraft is, seen from home: bearing in degrees true, height above take-off. */
 export interface Position {
@@ -21,9 +22,6 @@ export const positionRanges = {
   heightM: { label: 'Height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 5 },
   returnHeightM: { label: 'Return height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 5 },
 } as const satisfies Record<string, Quantity>;
-
-/** Assumed where the pilot does not say; above most trees and houses. */
-export const usualReturnHeightM = 30;
 
 /** The aircraft asks to come home, and sets off after ten seconds unless it is told otherwise (common practice). */
 export const countdownS = 10;
@@ -78,24 +76,51 @@ export interface Progress {
 }
 
 /**
- * The way home as the aircraft flies it by itself: rise to the return height if below it, cruise, descend, land, each with
- * the wind at its height. Very near it lands where it is; a little farther it rises only to the low height (spec-sheet
- * radii). Refused, with the drift, when the wind along the track leaves no way over ground.
+ * The way home from a place: up or down to the height it is flown at, across, down and land, each with the wind at its height. Very
+ * near it lands where it is. Refused, with the drift, when the wind along the track leaves no way over ground.
  */
 export function returnLegs(
   inAir: HomingAircraft,
   from: Position,
-  returnHeightM: number,
+  rule: HomeRule,
 ): Outcome<readonly ReturnLeg[]> {
   const { aircraft } = inAir;
   const landsInPlace = from.distanceM <= spec(aircraft, 'landInPlaceRadiusM');
-  const cruise: Cruise = {
+  const way = { trackDeg: from.bearingDeg + 180, heightM: heightHomeM(aircraft, from, rule) };
+  return legsAcross(inAir, from.heightM, {
+    ...way,
     distanceM: landsInPlace ? 0 : from.distanceM,
-    trackDeg: from.bearingDeg + 180,
-    heightM: heightOfReturn(aircraft, from, returnHeightM),
-    airspeedMps: returnAirspeedMps(inAir),
+    airspeedMps: cruiseHomeMps(inAir, rule, way),
+  });
+}
+
+/**
+ * The airspeed of a way home along a track. By hand the stick is held forward. By itself some types hold their return speed through the
+ * air, others over ground, up to what normal mode flies; where nobody knows which, the one that takes more of the pack a metre.
+ */
+export function cruiseHomeMps(
+  inAir: HomingAircraft,
+  { comesHome }: HomeRule,
+  way: Pick<Cruise, 'trackDeg' | 'heightM'>,
+): number {
+  const { aircraft, atmosphere, coefficients, powertrain } = inAir;
+  const throughAirMps = airspeedHomeMps(aircraft, comesHome, coefficients.returnSpeedRatio);
+  if (comesHome !== 'by-itself' || aircraft.returnHolds === 'airspeed') return throughAirMps;
+  const air = atmosphere(way.heightM);
+  if (air.windMps === 0) return throughAirMps;
+  const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, way.trackDeg);
+  const overGroundMps = Math.min(
+    airspeedForGroundspeedMps(throughAirMps, headwindMps, crosswindMps),
+    Math.max(throughAirMps, maxAirspeedMps(aircraft, 'normal')),
+  );
+  if (aircraft.returnHolds === 'ground-speed') return overGroundMps;
+  const perMetre = (airspeedMps: number) => {
+    const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
+    return groundMps > 0
+      ? gustyPowerW(powertrain, air, { airspeedMps }) / groundMps
+      : Number.POSITIVE_INFINITY;
   };
-  return legsAcross(inAir, from.heightM, cruise);
+  return perMetre(overGroundMps) > perMetre(throughAirMps) ? overGroundMps : throughAirMps;
 }
 
 /** Up or down to the height of the cruise, across, down and land; refused, with the drift, where the wind is too strong. */
@@ -157,11 +182,12 @@ export function waitLeg(inAir: HomingAircraft, heightM: number, durationS: numbe
   return { kind: 'wait', durationS, powerW, fromHeightM: heightM, heightM, groundMps: 0 };
 }
 
+/** Its own return speed through the air: the usual pace between shots too. */
 export function returnAirspeedMps({
   aircraft,
   coefficients,
 }: Pick<HomingAircraft, 'aircraft' | 'coefficients'>): number {
-  return aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * coefficients.returnSpeedRatio;
+  return airspeedHomeMps(aircraft, 'by-itself', coefficients.returnSpeedRatio);
 }
 
 export function progressAlong(
@@ -172,17 +198,6 @@ export function progressAlong(
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, trackDeg);
   const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
   return { groundMps, windMps: air.windMps, headwindMps, crosswindMps: Math.abs(crosswindMps) };
-}
-
-/** Aircraft do not come down to the return height: above it they stay. */
-export function heightOfReturn(
-  aircraft: Aircraft,
-  from: Omit<Position, 'bearingDeg'>,
-  returnHeightM: number,
-): number {
-  if (from.distanceM <= spec(aircraft, 'landInPlaceRadiusM')) return from.heightM;
-  const near = from.distanceM <= spec(aircraft, 'lowReturnRadiusM');
-  return Math.max(from.heightM, near ? spec(aircraft, 'lowReturnHeightM') : returnHeightM);
 }
 
 function standingW({ powertrain, atmosphere }: HomingAircraft, heightM: number, climbMps: number): number {

@@ -4,8 +4,9 @@ import { type Cells, loadCurrentA } from '../battery/cells';
 import type { World } from '../belief/belief';
 import { type SolvedAircraft, withBattery } from '../belief/flightContext';
 import { gustyPowerW, standingPowerW } from '../flight/powertrain';
+import { type HomeRule, heightHomeM } from '../reserve/homing';
 import { track } from '../reserve/plane';
-import { heightOfReturn, type Position, returnAirspeedMps } from '../reserve/returnHome';
+import { cruiseHomeMps, type Position, progressAlong, returnAirspeedMps } from '../reserve/returnHome';
 import type { Fleet } from './fleet';
 import { home, workLegs } from './fly';
 import type { Take } from './problem';
@@ -116,15 +117,18 @@ export class EquivalentSeconds {
   /** As `reserve/returnHome` has it. */
   private wayHome(from: Position): Stretch {
     const landsInPlace = from.distanceM <= spec(this.aircraft, 'landInPlaceRadiusM');
-    const cruiseM = heightOfReturn(this.aircraft, from, this.fleet.rules(this.kind).returnHeightM);
+    const rule = this.fleet.rules(this.kind).home;
+    const cruiseM = heightHomeM(this.aircraft, from, rule);
     const riseM = cruiseM - from.heightM;
+    const climbs = riseM > 0;
+    const verticalS = Math.abs(riseM) / spec(this.aircraft, climbs ? 'climbSpeedMps' : 'descentSpeedMps');
     const landing = this.each(({ inAir }) => inAir.coefficients.landingAllowanceS);
     const down = this.rate('stand', 0);
     return this.together([
-      this.vertical(riseM / spec(this.aircraft, 'climbSpeedMps'), 'climb', (cruiseM + from.heightM) / 2),
+      this.vertical(verticalS, climbs ? 'climb' : 'stand', (cruiseM + from.heightM) / 2),
       ...(landsInPlace || from.distanceM === 0
         ? []
-        : [this.across(from.distanceM, from.bearingDeg + 180, cruiseM)]),
+        : [this.acrossHome(from.distanceM, from.bearingDeg + 180, cruiseM, rule)]),
       this.vertical(cruiseM / spec(this.aircraft, 'descentSpeedMps'), 'stand', cruiseM / 2),
       { equivalents: landing.map((s, d) => s * (down[d] as number)), durationS: landing.at(-1) as number },
     ]);
@@ -145,6 +149,19 @@ export class EquivalentSeconds {
       const groundMps = groundspeedMps(returnAirspeedMps(inAir), along.headwindMps, along.crosswindMps);
       lastsS = groundMps > 0 ? distanceM / groundMps : Number.POSITIVE_INFINITY;
       return groundMps > 0 ? lastsS * (rate[d] as number) : Number.POSITIVE_INFINITY;
+    });
+    return { equivalents, durationS: lastsS };
+  }
+
+  /** The airspeed home may hang on the track, draw by draw (`reserve/returnHome`). */
+  private acrossHome(distanceM: number, trackDeg: number, heightM: number, rule: HomeRule): Stretch {
+    let lastsS = Number.POSITIVE_INFINITY;
+    const equivalents = this.each(({ inAir }, rate) => {
+      const airspeedMps = cruiseHomeMps(inAir, rule, { trackDeg, heightM });
+      const { groundMps } = progressAlong(inAir.atmosphere, { trackDeg, heightM, airspeedMps });
+      lastsS = groundMps > 0 ? distanceM / groundMps : Number.POSITIVE_INFINITY;
+      if (!(groundMps > 0)) return lastsS;
+      return lastsS * rate(gustyPowerW(inAir.powertrain, inAir.atmosphere(heightM), { airspeedMps }));
     });
     return { equivalents, durationS: lastsS };
   }

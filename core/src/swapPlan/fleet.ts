@@ -3,7 +3,7 @@ import type { Battery } from '../battery/battery';
 import type { World } from '../belief/belief';
 import { inTheAir, type SolvedAircraft, solvedBox, withBattery } from '../belief/flightContext';
 import type { SolvedBox } from '../flight/box';
-import { usualReturnHeightM } from '../reserve/returnHome';
+import { homeRuleOf } from '../reserve/homing';
 import { type FlyingRules, type TakeContext, WaysInAir } from './fly';
 import type { Pack, Problem } from './problem';
 
@@ -57,7 +57,7 @@ export class Fleet {
     const { returnHeightM, recordingLoadW } = (kinds[kind] as Problem['kinds'][number]).aircraft;
     return {
       policy: request.policy,
-      returnHeightM: returnHeightM ?? usualReturnHeightM,
+      home: homeRuleOf(request.policy, returnHeightM, request.tallestM ?? null),
       recordingLoadW: recordingLoadW ?? 0,
     };
   }
@@ -71,9 +71,9 @@ export class Fleet {
     const conditions = this.problem.weathers[weather] as Conditions;
     const worlds = this.worlds(this.problem.aircraft.indexOf(aircraft));
     const made = this.boxesOf(kind, worlds).map((box, i) => {
-      const solved =
-        box && inTheAir(box, { aircraft: aircraft.spec, battery, conditions }, worlds[i] as World);
-      return solved?.ok ? solved.value : null;
+      const flight = { addedMassKg: aircraft.addedMassKg ?? null };
+      const flown = { aircraft: aircraft.spec, battery, conditions, flight };
+      return box && inTheAir(box, flown, worlds[i] as World, i < this.draws);
     });
     this.inAir.set(key, made);
     return made;

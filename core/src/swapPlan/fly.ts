@@ -1,5 +1,5 @@
 import type { CellState } from '../battery/cells';
-import { gaugeOf } from '../battery/gauge';
+import { gaugeOf, shownGauge } from '../battery/gauge';
 import type { FlightContext, SolvedAircraft } from '../belief/flightContext';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import type { PowerLeg } from '../flight/bundles';
@@ -7,6 +7,7 @@ import { drain } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { mixPowerW } from '../flight/mix';
 import type { StyleShare } from '../flight/styles';
+import type { HomeRule } from '../reserve/homing';
 import type { Policy } from '../reserve/policy';
 import { type Position, returnLegs } from '../reserve/returnHome';
 import { transitLegs } from '../reserve/transit';
@@ -18,7 +19,7 @@ import { asShare } from './shot';
 /** How a flight of takes is flown, whatever the world. */
 export interface FlyingRules {
   readonly policy: Policy;
-  readonly returnHeightM: number;
+  readonly home: HomeRule;
   readonly recordingLoadW: number;
 }
 
@@ -92,7 +93,8 @@ export function longestTake(
   const end = flightEnd(context, curve, wayHome, rules.policy);
   if (!end.ok) return null;
   const { timeS, charge } = end.value.turnBack;
-  return { durationS: timeS - begun.timeS, turnBackCharge: gaugeOf(charge, cells.hidden) };
+  const turnBackCharge = shownGauge(gaugeOf(charge, cells.hidden), context.gaugeErrorCharge);
+  return { durationS: timeS - begun.timeS, turnBackCharge };
 }
 
 interface Ways {
@@ -125,7 +127,7 @@ export class WaysInAir {
   private atTake(take: Take): Outcome<Omit<Ways, 'out'>> {
     const work = workLegs(this.inAir, take, this.rules.recordingLoadW);
     if (!work.ok) return work;
-    const wayHome = returnLegs(this.inAir, take.position, this.rules.returnHeightM);
+    const wayHome = returnLegs(this.inAir, take.position, this.rules.home);
     return wayHome.ok ? success({ work: work.value, home: wayHome.value }) : wayHome;
   }
 }

@@ -64,6 +64,7 @@ function estimateRequestOf(
       bearingDeg: farthest.bearingDeg,
       returnHeightM: aircraft.returnHeightM ?? null,
       recordingLoadW: aircraft.recordingLoadW ?? null,
+      addedMassKg: aircraft.addedMassKg ?? null,
       mix: [asShare(farthest)],
     },
     policy: request.policy,

@@ -14,6 +14,8 @@ export interface PlanAircraft {
   readonly spec: Aircraft;
   readonly returnHeightM?: number | null;
   readonly recordingLoadW?: number | null;
+  /** What hangs on it all day: guards, a filter, a light. */
+  readonly addedMassKg?: number | null;
 }
 
 /** A battery as it is at the start of the shoot, and how warm it waits; as it is then where absent. */
@@ -91,6 +93,8 @@ export interface PlanRequest {
   /** Flights done already, as they were answered. */
   readonly flown?: readonly FlightOfPlan[] | null;
   readonly coordinates?: Coordinates | null;
+  /** Of all that stands there; a way home by hand may be flown as low as is clear of it. */
+  readonly tallestM?: number | null;
   /** One weather for all of it, or rows by time. */
   readonly conditions?: Conditions | null;
   readonly hours?: readonly WeatherFrom[] | null;

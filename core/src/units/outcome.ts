@@ -8,7 +8,6 @@ export const refusalCodes = [
   'box-too-poor',
   'beyond-mode-airspeed',
   'wind-beyond-mode',
-  'wind-reading-sheltered',
   'leg-unflyable',
   'flight-not-whole',
   'pack-cannot-deliver',

@@ -1,6 +1,6 @@
 import { hasHouses } from '../air/roughness';
 import { lightAt, sunPosition } from '../air/sun';
-import { heightOfReturn } from '../reserve/returnHome';
+import { byItself, heightHomeM } from '../reserve/homing';
 import { type Sentence, sentence } from '../units/sentence';
 import type { Situation } from './situation';
 
@@ -41,13 +41,13 @@ function between(aDeg: number, bDeg: number): number {
   return Math.min(apart, 360 - apart);
 }
 
-function inTheDark({ request, returnHeightM }: Situation): Sentence<MindCode> | null {
+function inTheDark({ request, rule }: Situation): Sentence<MindCode> | null {
   const { at, coordinates } = request;
   if (!at || !coordinates) return null;
   const light = lightAt(at, coordinates);
   if (light !== 'night' && light !== 'twilight') return null;
   return sentence('in-the-dark', 'In the dark its sensors see no way: it comes home straight, at {ownM}', {
-    ownM: heightOfReturn(request.aircraft, request.position, returnHeightM),
+    ownM: heightHomeM(request.aircraft, request.position, byItself(rule)),
   });
 }
 

@@ -5,8 +5,10 @@ import type { Belief } from '../belief/belief';
 import type { PowerLeg } from '../flight/bundles';
 import { flyLegs } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
+import { heightHomeM } from '../reserve/homing';
 import { leastAtHome } from '../reserve/policy';
 import {
+  cruiseHomeMps,
   legsAcross,
   progressAlong,
   type ReturnLeg,
@@ -49,95 +51,97 @@ export function reaches(request: ReturnRequest, { middle }: Pick<Belief, 'middle
 const longestCruiseS = 7200;
 
 /**
- * The reach in 72 directions. The cruise home costs the same power whatever its direction, since the airspeed is held; so the
- * longest cruise that leaves the reserve is solved once, and each direction's distance is that time by its own
- * groundspeed. Out and back the same time is shared by both groundspeeds: D = T / (1/out + 1/home).
+ * The reach in 72 directions: the longest cruise home that leaves the reserve, by its own groundspeed there. Where the airspeed is held
+ * whatever the direction, its power is the same, so it is solved once. Out and back the same charge is shared by both ways.
  */
 export function reachOf(situation: Situation): Reach {
   const bearingsDeg = Array.from({ length: reachBearings }, (_, i) => (i * 360) / reachBearings);
-  const homeS = longestHomeS(situation);
-  const outAndBackS = longestOutAndBackS(situation);
+  const { request, now, takeoff, rule } = situation;
+  const { heightM } = request.position;
+  const homeHeightM = heightHomeM(request.aircraft, { distanceM: Number.POSITIVE_INFINITY, heightM }, rule);
+  const climb = upAndDown(situation, 0, heightM).filter(({ kind }) => kind === 'rise');
+  const homeS = longestByPower(situation, now, homeHeightM, []);
+  const outAndBackS = longestByPower(situation, takeoff, homeHeightM, climb);
   return {
     bearingsDeg,
-    fromChargeM: bearingsDeg.map((bearingDeg) => farthestM(situation, bearingDeg, homeS)),
-    outAndBackM: bearingsDeg.map((bearingDeg) => farthestOutAndBackM(situation, bearingDeg, outAndBackS)),
+    fromChargeM: bearingsDeg.map((bearingDeg) => {
+      const home = cruiseHome(situation, bearingDeg + 180, homeHeightM);
+      const farM = home.groundMps > 0 ? homeS(home.powerW) * home.groundMps : 0;
+      const isNear = farM < spec(request.aircraft, 'lowReturnRadiusM');
+      return isNear ? Math.max(farM, nearM(situation, bearingDeg)) : farM;
+    }),
+    outAndBackM: bearingsDeg.map((bearingDeg) => {
+      const home = cruiseHome(situation, bearingDeg + 180, homeHeightM);
+      const outMps = groundOutMps(situation, bearingDeg);
+      if (!(outMps > 0 && home.groundMps > 0)) return 0;
+      const outW = gustyPowerW(situation.powertrain, situation.atmosphere(heightM), {
+        airspeedMps: returnAirspeedMps(situation),
+      });
+      // A metre takes so long there and back; at the mean of both powers, weighed by their times.
+      const [outS, backS] = [1 / outMps, 1 / home.groundMps];
+      const meanW = (outW * outS + home.powerW * backS) / (outS + backS);
+      return outAndBackS(meanW) / (outS + backS);
+    }),
   };
 }
 
-interface Longest {
-  readonly cruiseHeightM: number;
-  /** Null when not even the rest of the way, without a cruise, leaves the reserve. */
-  readonly cruiseS: number | null;
-}
-
-function longestHomeS(situation: Situation): Longest {
-  const { request, returnHeightM, now } = situation;
-  const cruiseHeightM = Math.max(request.position.heightM, returnHeightM);
-  return {
-    cruiseHeightM,
-    cruiseS: longestCruise(situation, now, request.position.heightM, cruiseHeightM, []),
-  };
-}
-
-/** Out at the working height after the climb, home by the far rule. */
-function longestOutAndBackS(situation: Situation): Longest {
-  const { request, takeoff } = situation;
-  const { cruiseHeightM } = longestHomeS(situation);
-  const climb = across(situation, 0, request.position.heightM).filter(({ kind }) => kind === 'rise');
-  return {
-    cruiseHeightM,
-    cruiseS: longestCruise(situation, takeoff, request.position.heightM, cruiseHeightM, climb),
-  };
-}
-
-/** The longest cruise, s, that may lie between what comes before it and the descent, so that the reserve is left. */
-function longestCruise(
+/**
+ * The longest cruise, s, that may lie between what comes before it and the descent, so that the reserve is left: by its power, solved
+ * once for each. Nothing when not even the rest of the way, without a cruise, leaves it.
+ */
+function longestByPower(
   situation: Situation,
   from: CellState,
-  fromHeightM: number,
   cruiseHeightM: number,
   before: readonly PowerLeg[],
-): number | null {
-  const { cells, airC } = situation;
-  const rest = across(situation, fromHeightM, cruiseHeightM);
-  const powerW = cruisePowerW(situation, cruiseHeightM);
+): (powerW: number) => number {
+  const { cells, airC, request } = situation;
+  const rest = upAndDown(situation, request.position.heightM, cruiseHeightM);
+  const vertical = rest.filter(({ kind }) => kind === 'rise' || kind === 'come-down');
+  const down = rest.filter(({ kind }) => kind === 'descend' || kind === 'land');
   const reserve = reserveCharge(situation);
-  const spare = (durationS: number) => {
-    const rise = rest.filter(({ kind }) => kind === 'rise');
-    const down = rest.filter(({ kind }) => kind !== 'rise');
-    const legs = [...before, ...rise, { powerW, durationS }, ...down];
-    const end = flyLegs(cells, legs, airC, from);
-    return (end?.charge ?? 0) - reserve;
+  const known = new Map<string, number>();
+  return (powerW) => {
+    const key = powerW.toFixed(3);
+    const spare = (durationS: number) => {
+      const end = flyLegs(cells, [...before, ...vertical, { powerW, durationS }, ...down], airC, from);
+      return (end?.charge ?? 0) - reserve;
+    };
+    const longest = () =>
+      spare(0) >= 0 ? (solveBetween(spare, 0, longestCruiseS, 0.05) ?? longestCruiseS) : 0;
+    const found = known.get(key) ?? longest();
+    known.set(key, found);
+    return found;
   };
-  if (!(spare(0) >= 0)) return null;
-  return solveBetween(spare, 0, longestCruiseS, 0.05) ?? longestCruiseS;
 }
 
-/** Up to a height, down and land: a way home of no distance. */
-function across(situation: Situation, fromHeightM: number, heightM: number): readonly ReturnLeg[] {
+/** To a height, down and land: a way home of no distance. */
+function upAndDown(situation: Situation, fromHeightM: number, heightM: number): readonly ReturnLeg[] {
   const cruise = { distanceM: 0, trackDeg: 0, heightM, airspeedMps: returnAirspeedMps(situation) };
   const legs = legsAcross(situation, fromHeightM, cruise);
   return legs.ok ? legs.value : [];
 }
 
-function cruisePowerW(situation: Situation, heightM: number): number {
-  const { powertrain, atmosphere } = situation;
-  return gustyPowerW(powertrain, atmosphere(heightM), { airspeedMps: returnAirspeedMps(situation) });
+function cruiseHome(situation: Situation, trackDeg: number, heightM: number) {
+  const { powertrain, atmosphere, rule } = situation;
+  const airspeedMps = cruiseHomeMps(situation, rule, { trackDeg, heightM });
+  const { groundMps } = progressAlong(atmosphere, { trackDeg, heightM, airspeedMps });
+  return { groundMps, powerW: gustyPowerW(powertrain, atmosphere(heightM), { airspeedMps }) };
 }
 
-/** Nearer than the low-return radius the aircraft comes home lower, or lands where it is: that much is always allowed. */
-function farthestM(situation: Situation, bearingDeg: number, { cruiseHeightM, cruiseS }: Longest): number {
-  const far = cruiseS === null ? 0 : cruiseS * groundMps(situation, bearingDeg + 180, cruiseHeightM);
-  const isNear = far < spec(situation.request.aircraft, 'lowReturnRadiusM');
-  return isNear ? Math.max(far, nearM(situation, bearingDeg)) : far;
+/** How fast it gets out there, at the working height. */
+function groundOutMps(situation: Situation, trackDeg: number): number {
+  const { atmosphere, request } = situation;
+  const airspeedMps = returnAirspeedMps(situation);
+  return progressAlong(atmosphere, { trackDeg, heightM: request.position.heightM, airspeedMps }).groundMps;
 }
 
-/** How far it comes home by the near rules alone, m. */
+/** Nearer than the low-return radius it comes home lower, or lands where it is: that much is always allowed, m. */
 function nearM(situation: Situation, bearingDeg: number): number {
-  const { request, aircraft, returnHeightM, now, cells, airC } = situation;
+  const { request, aircraft, rule, now, cells, airC } = situation;
   const isHome = (distanceM: number) => {
     const from = { distanceM, bearingDeg, heightM: request.position.heightM };
-    const legs = returnLegs(situation, from, returnHeightM);
+    const legs = returnLegs(situation, from, rule);
     const end = legs.ok && flyLegs(cells, legs.value, airC, now);
     return end && end.charge >= reserveCharge(situation);
   };
@@ -148,20 +152,4 @@ function nearM(situation: Situation, bearingDeg: number): number {
 /** The cell charge to touch down with, which no forced landing forestalls. */
 function reserveCharge({ request: { aircraft, policy }, cells }: Situation): number {
   return cellChargeOf(leastAtHome(policy, spec(aircraft, 'forcedLandingCharge')), cells.hidden);
-}
-
-function farthestOutAndBackM(
-  situation: Situation,
-  bearingDeg: number,
-  { cruiseHeightM, cruiseS }: Longest,
-): number {
-  if (cruiseS === null) return 0;
-  const outMps = groundMps(situation, bearingDeg, situation.request.position.heightM);
-  const homeMps = groundMps(situation, bearingDeg + 180, cruiseHeightM);
-  return outMps > 0 && homeMps > 0 ? cruiseS / (1 / outMps + 1 / homeMps) : 0;
-}
-
-function groundMps(situation: Situation, trackDeg: number, heightM: number): number {
-  const airspeedMps = returnAirspeedMps(situation);
-  return Math.max(0, progressAlong(situation.atmosphere, { trackDeg, heightM, airspeedMps }).groundMps);
 }

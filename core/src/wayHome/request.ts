@@ -2,7 +2,7 @@ import type { GroundBelow, LandingPlace, Obstacle } from '../air/obstacle';
 import type { Coordinates } from '../air/sun';
 import type { EstimateRequest } from '../estimate/request';
 import type { StyleShare } from '../flight/styles';
-import { type Position, usualReturnHeightM } from '../reserve/returnHome';
+import type { Position } from '../reserve/returnHome';
 
 /** Everything a way home depends on; see docs/METHOD.md. */
 export interface ReturnRequest
@@ -11,9 +11,13 @@ export interface ReturnRequest
   readonly position: Position & { readonly charge: number };
   /** As set on the aircraft. */
   readonly returnHeightM?: number | null;
+  /** What hangs on the aircraft. */
+  readonly addedMassKg?: number | null;
   /** How it is flown until it turns back; hovering where absent. */
   readonly mix?: readonly StyleShare[] | null;
   readonly obstacles?: readonly Obstacle[] | null;
+  /** Of all that stands there; what is listed counts as well. */
+  readonly tallestM?: number | null;
   readonly ceilingM?: number | null;
   readonly landingPlaces?: readonly LandingPlace[] | null;
   readonly below?: GroundBelow | null;
@@ -37,8 +41,10 @@ export function flightTo(request: ReturnRequest): EstimateRequest {
       heightM: position.heightM,
       farthestM: position.distanceM,
       bearingDeg: position.bearingDeg,
-      returnHeightM: request.returnHeightM ?? usualReturnHeightM,
+      returnHeightM: request.returnHeightM ?? null,
+      addedMassKg: request.addedMassKg ?? null,
       mix: request.mix ?? hovering,
     },
+    site: { obstacles: request.obstacles ?? null, tallestM: request.tallestM ?? null },
   };
 }

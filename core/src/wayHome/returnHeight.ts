@@ -43,7 +43,7 @@ function costOfMore(situation: Situation, heightM: number): ReturnHeightAdvice['
 
 function homeAt(situation: Situation, returnHeightM: number) {
   const { request, now } = situation;
-  const legs = returnLegs(situation, request.position, returnHeightM);
+  const legs = returnLegs(situation, request.position, { ...situation.rule, returnHeightM });
   if (!legs.ok) return null;
   return { timeS: total(legs.value), charge: flyWay(situation, legs.value, now).touchdownCharge };
 }

@@ -1,8 +1,9 @@
 import { spec } from '../aircraft/aircraft';
 import type { CellState } from '../battery/cells';
-import { gaugeOf } from '../battery/gauge';
+import { gaugeOf, shownGauge } from '../battery/gauge';
 import { ownReturnCharge } from '../estimate/simulate';
 import { momentAtCharge } from '../flight/drain';
+import { byItself } from '../reserve/homing';
 import { isTestOnly, leastAtHome, type Policy } from '../reserve/policy';
 import { countdownS, returnLegs, waitLeg } from '../reserve/returnHome';
 import { flightEnd } from '../reserve/turnBack';
@@ -12,7 +13,7 @@ import { type FlownLeg, type FlownWay, type ForcedLanding, flyWay, total } from 
 import { landsItselfInWords } from './forcedLandingWords';
 import type { Situation } from './situation';
 
-/** The way home begun now, by the aircraft's own rules. */
+/** The way home begun now, as the pilot has it come home. */
 export interface ReturnNow {
   readonly legs: readonly FlownLeg[];
   readonly timeS: number;
@@ -24,8 +25,8 @@ export interface ReturnNow {
   readonly notHome: Refusal | null;
 }
 
-export function homeLegs(situation: Situation) {
-  return returnLegs(situation, situation.request.position, situation.returnHeightM);
+export function homeLegs(situation: Situation, rule = situation.rule) {
+  return returnLegs(situation, situation.request.position, rule);
 }
 
 export function returnNow(situation: Situation): ReturnNow {
@@ -75,7 +76,7 @@ export interface OwnReturn {
 /** The gauge at the latest turn back; null when even from take-off it would be too late. */
 export function turnBackCharge(situation: Situation): number | null {
   const turnBack = latestTurnBack(situation, homeLegs(situation));
-  return turnBack && gaugeOf(turnBack.charge, situation.cells.hidden);
+  return turnBack && shownGauge(gaugeOf(turnBack.charge, situation.cells.hidden), situation.gaugeErrorCharge);
 }
 
 function latestTurnBack(situation: Situation, legs: ReturnType<typeof homeLegs>): CellState | null {
@@ -95,11 +96,11 @@ function toBeHome(policy: Policy, forcedLandingCharge: number): Policy {
 /** Its call is reckoned for still air at this density (common practice); what follows is flown in the wind there is. */
 export function ownReturnOf(situation: Situation): OwnReturn | null {
   const { cells, curve, request, estimateRequest } = situation;
-  const asked = ownReturnCharge(situation, curve, estimateRequest.flight);
+  const asked = ownReturnCharge(situation, curve, estimateRequest);
   if (asked === null) return null;
   const when = momentAtCharge(curve, asked);
   const wait = waitLeg(situation, request.position.heightM, countdownS);
-  const legs = homeLegs(situation);
+  const legs = homeLegs(situation, byItself(situation.rule));
   const way = legs.ok ? flyWay(situation, [wait, ...legs.value], when) : null;
   return {
     charge: gaugeOf(asked, cells.hidden),

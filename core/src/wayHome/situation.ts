@@ -1,14 +1,15 @@
 import { maxAirspeedMps } from '../aircraft/aircraft';
 import type { CellState } from '../battery/cells';
-import { cellChargeOf } from '../battery/gauge';
+import { cellChargeOf, trueGauge } from '../battery/gauge';
 import type { World } from '../belief/belief';
 import { type FlightContext, flightContext } from '../belief/flightContext';
-import { type EstimateRequest, flightProblem } from '../estimate/request';
+import { type EstimateRequest, flightProblem, homeRule } from '../estimate/request';
 import { cannotStart, flownRound } from '../estimate/simulate';
 import type { PowerLeg } from '../flight/bundles';
 import { type DrainCurve, momentAtCharge } from '../flight/drain';
 import { flyRounds } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
+import type { HomeRule } from '../reserve/homing';
 import { type Outcome, success } from '../units/outcome';
 import { flightTo, type ReturnRequest } from './request';
 
@@ -17,20 +18,20 @@ export interface Situation extends FlightContext {
   readonly request: ReturnRequest;
   /** The flight that leads there, as an estimate is asked for it. */
   readonly estimateRequest: EstimateRequest;
-  /** As set on the aircraft, or the usual one. */
-  readonly returnHeightM: number;
+  /** How the pilot has it come home. */
+  readonly rule: HomeRule;
   /** The whole drain of that flight, from take-off. */
   readonly curve: DrainCurve;
   /** At the charge asked for. */
   readonly now: CellState;
-  /** Whether the style can be held in this wind; if not, there is no flight to turn back from. */
+  /** Whether any mode holds the style in this wind; if none does, there is no flight to turn back from. */
   readonly isStyleHeld: boolean;
 }
 
 /** Flies from take-off in the style given until the gauge shows the charge asked for, so that the pack is as warm as it then is. */
 export function situationOf(request: ReturnRequest, world: World): Outcome<Situation> {
   const estimateRequest = flightTo(request);
-  const solved = flightContext(request, world);
+  const solved = flightContext(estimateRequest, world, true);
   if (!solved.ok) return solved;
   const context = solved.value;
   const problem = flightProblem(estimateRequest.flight);
@@ -41,14 +42,14 @@ export function situationOf(request: ReturnRequest, world: World): Outcome<Situa
   const curve = flyRounds(cells, round, airC, takeoff);
   // Blown away at full power, it is the wind that cannot be flown, not the pack.
   if (curve.timeS.length === 0) return style.ok ? cannotStart(context, estimateRequest.flight, round) : style;
-  const charge = cellChargeOf(request.position.charge, cells.hidden);
+  const charge = cellChargeOf(trueGauge(request.position.charge, context.gaugeErrorCharge), cells.hidden);
   const now =
     charge >= takeoff.charge ? { ...takeoff, charge } : { ...momentAtCharge(curve, charge), charge };
   return success({
     ...context,
     request,
     estimateRequest,
-    returnHeightM: estimateRequest.flight.returnHeightM as number,
+    rule: homeRule(estimateRequest),
     curve,
     now,
     isStyleHeld: style.ok,
@@ -68,7 +69,7 @@ export function movedTo(situation: Situation, distanceM: number, bearingDeg: num
   };
 }
 
-/** Where the wind is too strong for the style it still flies, as hard against the wind as its mode lets it. */
+/** Where the wind is too strong for any mode it still flies, as hard against the wind as it can. */
 function blownAway({ aircraft, powertrain, atmosphere }: FlightContext, heightM: number): PowerLeg {
   const airspeedMps = maxAirspeedMps(aircraft, 'hover');
   const powerW = gustyPowerW(powertrain, atmosphere(heightM), { airspeedMps });

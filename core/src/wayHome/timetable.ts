@@ -36,7 +36,7 @@ export function timetable(situation: Situation, own: OwnReturn | null): OwnActio
   const passing = (charge: number) => momentAtCharge(curve, cellChargeOf(charge, cells.hidden)).timeS;
   const warning = spec(aircraft, 'lowWarningCharge');
   const forced = spec(aircraft, 'forcedLandingCharge');
-  const place = homeRule(situation);
+  const place = ownWayHome(situation);
   const actions: OwnAction[] = [
     action('low-warning', passing(warning), warning, sentence('warns', 'it warns of a low battery')),
     ...(own
@@ -93,7 +93,7 @@ function action(
 }
 
 /** How it comes home from here by itself: the near, low and far rules of the spec sheet. */
-function homeRule({ request, returnHeightM }: Situation): Pick<OwnAction, 'says' | 'caution'> {
+function ownWayHome({ request, rule: { returnHeightM } }: Situation): Pick<OwnAction, 'says' | 'caution'> {
   const { aircraft, position, below } = request;
   const inPlaceM = spec(aircraft, 'landInPlaceRadiusM');
   const lowM = spec(aircraft, 'lowReturnRadiusM');

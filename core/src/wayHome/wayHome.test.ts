@@ -1,6 +1,6 @@
 import { answered } from '../../fixtures/answered';
 import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
-import { jayOnTheFell, jayWith } from '../../fixtures/jay';
+import { jayOnTheFell, jayThatComesHome, jayWith } from '../../fixtures/jay';
 import { suggestedReturnHeight } from '../air/obstacle';
 import { gaugeOf } from '../battery/gauge';
 import { estimate } from '../estimate/estimate';
@@ -78,8 +78,9 @@ test('one way home: Minutes and Way home turn back at the same gauge, their band
     minutes.value.events.find(({ kind }) => kind === 'own-return')?.charge ?? 0,
     9,
   );
-  const full = answered(estimateInFull(request, boxDrawn(128, 3)));
-  const band = returnBand(jayOut({ mix }), boxDrawn(128, 3));
+  const known = { aircraft: jayThatComesHome.aircraft };
+  const full = answered(estimateInFull({ ...request, ...known }, boxDrawn(128, 3)));
+  const band = returnBand(jayOut({ mix, ...known }), boxDrawn(128, 3));
   expect(band.turnBackCharge.planned).toBeCloseTo(full.turnBackCharge.planned ?? 2, 9);
   const turnBack = full.events.find(({ kind }) => kind === 'turn-back');
   expect(turnBack?.charge).toBeCloseTo(full.turnBackCharge.planned ?? 2, 9);
@@ -103,7 +104,9 @@ test('in still air the aircraft’s own call differs from ours by its reserve an
 
 test('with a headwind home the own call comes too late, and at a strong one it does not get home', () => {
   const { own } = answer();
-  expect(returnBand(jayOut(), boxDrawn(32)).lateByS).toBeGreaterThan(60);
+  expect(returnBand(jayOut({ aircraft: jayThatComesHome.aircraft }), boxDrawn(32)).lateByS).toBeGreaterThan(
+    60,
+  );
   expect(own?.touchdownCharge).toBeNull();
   expect(own?.forcedLanding?.shortM).toBeGreaterThan(0);
   expect(answer({ conditions: windy(9, 240) }).own?.touchdownCharge).toBeNull();
@@ -132,7 +135,8 @@ describe('reach', () => {
   });
 
   test('out and straight back, flown leg by leg, uses the same energy within 0.5 %', () => {
-    const here = situation({ returnHeightM: 60 });
+    const aircraft = { ...jayOnTheFell.aircraft, returnHolds: 'airspeed' as const };
+    const here = situation({ returnHeightM: 60, aircraft });
     const { cells, powertrain, atmosphere, takeoff, request } = here;
     const { bearingsDeg, outAndBackM } = reachOf(here);
     const air = (heightM: number) => atmosphere(heightM);

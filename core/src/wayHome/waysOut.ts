@@ -2,10 +2,12 @@ import { clearanceM, type GroundBelow, type LandingPlace, tallestWithinM } from 
 import { spec } from '../aircraft/aircraft';
 import { cellChargeOf } from '../battery/gauge';
 import { flyLegs } from '../flight/legs';
+import { byItself } from '../reserve/homing';
 import { obstaclesAlong } from '../reserve/obstaclesAlong';
 import { track } from '../reserve/plane';
 import {
   type Cruise,
+  cruiseHomeMps,
   legsAcross,
   progressAlong,
   type ReturnLeg,
@@ -58,11 +60,13 @@ const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obs
  * come down while it flies home, though never below the tallest thing on the way and its clearance.
  */
 export function waysOut(situation: Situation): WayOut[] {
-  const { request, aircraft, returnHeightM } = situation;
+  const { request, aircraft, rule } = situation;
   const { position } = request;
   const usualMps = returnAirspeedMps(situation);
   const pushedMps = spec(aircraft, 'returnSpeedPushedMps');
-  const ownM = Math.max(position.heightM, returnHeightM);
+  const ownM = Math.max(position.heightM, rule.returnHeightM);
+  const ownWay = { trackDeg: position.bearingDeg + 180, heightM: ownM };
+  const ownMps = cruiseHomeMps(situation, byItself(rule), ownWay);
   const clearM = clearHomeM(situation);
   const home = (heightM: number, airspeedMps: number): Cruise => ({
     distanceM: position.distanceM,
@@ -77,7 +81,7 @@ export function waysOut(situation: Situation): WayOut[] {
       situation,
       'go-now',
       sentence('go-now', 'Come home now instead of waiting'),
-      home(ownM, usualMps),
+      home(ownM, ownMps),
       lowOwnHeight(situation) ?? sentence('its-own-way', 'the aircraft’s own way home'),
     ),
     pushedMps > usualMps &&
@@ -129,7 +133,7 @@ export function clearHomeM({ request }: Situation): number {
 /** Why the aircraft's own way home would hit something: it flies at its own height, whatever stands there. Null where it is clear. */
 export function lowOwnHeight(situation: Situation): Sentence<'flies-too-low'> | null {
   const { position } = situation.request;
-  const ownM = Math.max(position.heightM, situation.returnHeightM);
+  const ownM = Math.max(position.heightM, situation.rule.returnHeightM);
   const clearM = clearHomeM(situation);
   if (ownM >= clearM) return null;
   return sentence(

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import request from 'supertest';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../../core/fixtures/calibrationWorlds';
-import { jayOnTheFell } from '../../../core/fixtures/jay';
+import { jayThatComesHome } from '../../../core/fixtures/jay';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -54,7 +54,7 @@ test('a calibration answers a fit as the contract names it, and the same flights
 
 test('a fit sent along changes what is estimated, returned and projected, and each names it', async () => {
   const fit = { ...(await calibrated()), id: 'fit-7' };
-  const { batteryId: _, ...plain } = { ...jayOnTheFell, batteryId: null };
+  const { batteryId: _, ...plain } = { ...jayThatComesHome, batteryId: null };
   const box = (await post('estimates', plain).expect(200)).body;
   const known = (await post('estimates', { ...plain, batteryId: 'pack-1', fit }).expect(200)).body;
   expect(known.basis).toEqual({ source: 'fit', fitId: 'fit-7', flights: 5 });
@@ -77,7 +77,7 @@ test('a fit sent along changes what is estimated, returned and projected, and ea
 
 test('a fit that is none is refused, a name it may not have as well', async () => {
   const fit = await calibrated();
-  const send = (posterior: object) => post('estimates', { ...jayOnTheFell, fit: { ...fit, posterior } });
+  const send = (posterior: object) => post('estimates', { ...jayThatComesHome, fit: { ...fit, posterior } });
   const { posterior } = fit;
   const negative = posterior.covariance.map((row: number[]) => row.map((value) => -value));
   const refused = await send({ ...posterior, covariance: negative }).expect(422);
@@ -94,7 +94,7 @@ test('a fit of one pack is of that pack where none is named; one of another vers
     batteries: asked.batteries.filter(({ id }) => id === first.batteryId),
     flights: [first],
   });
-  const { batteryId: _, ...plain } = { ...jayOnTheFell, batteryId: null };
+  const { batteryId: _, ...plain } = { ...jayThatComesHome, batteryId: null };
   const unnamed = (await post('estimates', { ...plain, fit }).expect(200)).body;
   const named = (await post('estimates', { ...plain, fit, batteryId: first.batteryId }).expect(200)).body;
   const other = (await post('estimates', { ...plain, fit, batteryId: 'another' }).expect(200)).body;
@@ -154,7 +154,7 @@ test('a kept fit comes back as it was made, lists leave out what grows, and a te
     batteryId: battery.id,
     flownAt: '2026-11-26T10:00:00+00:00',
     test,
-    weather: jayOnTheFell.conditions,
+    weather: jayThatComesHome.conditions,
   };
   const made = (await post('test-flights', flight).expect(201)).body;
   expect(made.estimate.answer.basis).toEqual({ source: 'fit', fitId: kept.id, flights: 5 });

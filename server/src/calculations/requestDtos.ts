@@ -122,6 +122,8 @@ export class ReturnRequestDto implements ReturnRequest {
   @InRange(positionRanges.returnHeightM, optional) returnHeightM?: number | null;
   @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix?: StyleShareDto[] | null;
   @Part(() => ObstacleDto, { most: mostObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
+  @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
+  @InRange(ranges.flight.addedMassKg, optional) addedMassKg?: number | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
   @Part(() => LandingPlaceDto, { most: mostLandingPlaces, optional: true }) landingPlaces?:
     | LandingPlaceDto[]

@@ -15,6 +15,7 @@ import {
   positionRanges,
   ranges,
   shotRanges,
+  siteRanges,
   type TakeOfPlan,
   type WeatherFrom,
 } from '@acorn-tally/core';
@@ -31,6 +32,7 @@ export class PlanAircraftDto implements PlanAircraft {
   @Part(() => AircraftSpecDto) spec: AircraftSpecDto;
   @InRange(positionRanges.returnHeightM, optional) returnHeightM?: number | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
+  @InRange(ranges.flight.addedMassKg, optional) addedMassKg?: number | null;
   @Part(() => FitDto, optional) fit?: FitDto | null;
 }
 
@@ -114,6 +116,7 @@ export class SwapPlanRequestDto implements PlanRequest {
   @Part(() => FlightLockDto, { most: mostPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
   @Part(() => FlightDoneDto, { most: mostPlanned.takes, optional: true }) flown?: FlightDoneDto[] | null;
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
+  @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @Part(() => WeatherDto, optional) conditions?: WeatherDto | null;
   @Part(() => WeatherFromDto, { most: mostPlanned.hours, optional: true }) hours?: WeatherFromDto[] | null;
   @Part(() => PolicyDto) policy: PolicyDto;

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import request from 'supertest';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../../core/fixtures/calibrationWorlds';
-import { jayOnTheFell } from '../../../core/fixtures/jay';
+import { jayThatComesHome } from '../../../core/fixtures/jay';
 import { brokenBy } from '../../../core/fixtures/planChecker';
 import { usualDraws } from '../../../core/src/belief/belief';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -16,7 +16,7 @@ afterAll(() => server.close());
 const post = (path: string, body: object) =>
   request(server.app.getHttpServer()).post(`/api/v1/${path}`).send(body);
 
-const { aircraft, battery, conditions, policy } = jayOnTheFell;
+const { aircraft, battery, conditions, policy } = jayThatComesHome;
 const shot = (id: string, durationS: number, more = {}) => ({
   id,
   name: `Shot ${id}`,

@@ -48,6 +48,7 @@ export const aircraft = sqliteTable('aircraft', {
   retiredOn: text(),
   currentFitId: text(),
   takesFits: integer({ mode: 'boolean' }),
+  recordings: maybeWhole<AircraftContent['recordings']>(),
 });
 
 export const batteries = sqliteTable(

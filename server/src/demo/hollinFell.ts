@@ -144,6 +144,7 @@ const jay: FleetEntry = {
       name: 'Jay',
       kind: 'camera',
       takeoffMassKg: 0.249,
+      returnSpeedMps: 10,
       rotorCount: 4,
       rotorDiameterM: 0.12,
       advertisedFlightTimeS: 31 * 60,
@@ -346,7 +347,7 @@ const rook: FleetEntry = {
       mix: [
         { style: 'hover', share: 0.1 },
         { style: 'normal', share: 0.3 },
-        { style: 'manual', share: 0.6 },
+        { style: 'manual', share: 0.6, handling: 'lively' },
       ],
     },
     policy: windyReserve,
@@ -374,7 +375,7 @@ const rook: FleetEntry = {
     flown(
       1,
       '2026-11-25T13:15',
-      cruiseTest('free-flying', 'manual', 25, 0.99, 0.25, [9, 20]),
+      { ...cruiseTest('free-flying', 'manual', 25, 0.99, 0.25, [9, 20]), handling: 'lively' },
       weatherOf(9, 2.5, 4, 230),
     ),
   ],

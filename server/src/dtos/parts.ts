@@ -4,9 +4,11 @@ import {
   aircraftKinds,
   type Battery,
   type Chemistry,
+  type ComesHome,
   type Conditions,
   type Coordinates,
   chemistries,
+  comesHomeWays,
   type FlightLeg,
   type FlightPlan,
   type GroundBelow,
@@ -27,7 +29,9 @@ import {
   type PolicyKind,
   policyKinds,
   positionRanges,
+  type ReturnHolds,
   ranges,
+  returnHoldings,
   type Site,
   type Style,
   type StyleShare,
@@ -68,6 +72,8 @@ export class AircraftSpecDto implements Aircraft {
   @InRange(spec.descentSpeedMps, optional) descentSpeedMps?: number | null;
   @InRange(spec.returnSpeedMps, optional) returnSpeedMps?: number | null;
   @InRange(spec.returnSpeedPushedMps, optional) returnSpeedPushedMps?: number | null;
+  @OneOf(returnHoldings, optional) returnHolds?: ReturnHolds | null;
+  @InRange(spec.maxWindMps, optional) maxWindMps?: number | null;
   @InRange(spec.lowWarningCharge, optional) lowWarningCharge?: number | null;
   @InRange(spec.forcedLandingCharge, optional) forcedLandingCharge?: number | null;
   @InRange(spec.hiddenCharge, optional) hiddenCharge?: number | null;
@@ -138,6 +144,7 @@ export class FlightDto implements FlightPlan {
   @InRange(ranges.flight.bearingDeg) bearingDeg: number;
   @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
+  @InRange(ranges.flight.addedMassKg, optional) addedMassKg?: number | null;
   @Part(() => StyleShareDto, { most: mostShares }) mix: StyleShareDto[];
   @Part(() => FlightLegDto, { most: mostLegs, optional: true }) legs?: FlightLegDto[] | null;
 }
@@ -146,6 +153,7 @@ export class PolicyDto implements Policy {
   @OneOf(policyKinds) kind: PolicyKind;
   @InRange(ranges.policy.reserveCharge, optional) reserveCharge?: number | null;
   @InRange(ranges.policy.confidence, optional) confidence?: number | null;
+  @OneOf(comesHomeWays, optional) comesHome?: ComesHome | null;
 }
 
 export class CoordinatesDto implements Coordinates {

@@ -36,6 +36,7 @@ import {
   logSourceRanges,
   type Mode,
   type Moving,
+  maxRecordings,
   mostBatteriesOfShoot,
   mostChargeMarks,
   mostCheckpoints,
@@ -54,6 +55,7 @@ import {
   planRanges,
   powerSources,
   purposes,
+  type Recording,
   ranges,
   type ShootContent,
   type Shot,
@@ -157,6 +159,11 @@ export class DayDto implements DayContent {
   @Part(() => WeatherSourceDto, optional) hoursFrom?: WeatherSourceDto | null;
 }
 
+export class RecordingDto implements Recording {
+  @Name('Name of the setting') name: string;
+  @InRange(ranges.flight.recordingLoadW) loadW: number;
+}
+
 export class AircraftDto implements AircraftContent {
   @Name('Name of the aircraft') name: string;
   @Part(() => AircraftSpecDto) spec: AircraftSpecDto;
@@ -165,6 +172,7 @@ export class AircraftDto implements AircraftContent {
   @Instant(optional) retiredOn?: string | null;
   @Id(optional) currentFitId?: string | null;
   @YesNo(optional) takesFits?: boolean | null;
+  @Part(() => RecordingDto, { most: maxRecordings, optional: true }) recordings?: RecordingDto[] | null;
 }
 
 export class KeepingDto implements BatteryKeeping {

@@ -1,19 +1,8 @@
-import {
-  type AirAtHeight,
-  atmosphereOver,
-  type Belief,
-  type Conditions,
-  type Outcome,
-} from '@acorn-tally/core';
+import { type AirAtHeight, atmosphereOver, type Belief, type Conditions } from '@acorn-tally/core';
 
-/** The air at one height over the place, or why it cannot be known. */
-export function airAt(
-  weather: Conditions,
-  heightM: number,
-  { middle }: Pick<Belief, 'middle'>,
-): Outcome<AirAtHeight> {
-  const atmosphere = atmosphereOver(weather, middle.coefficients);
-  return atmosphere.ok ? { ok: true, value: atmosphere.value(heightM) } : atmosphere;
+/** The likeliest air at one height over the place. */
+export function airAt(weather: Conditions, heightM: number, { middle }: Pick<Belief, 'middle'>): AirAtHeight {
+  return atmosphereOver(weather, middle.coefficients)(heightM);
 }
 
 const bearing = (degrees: number) => `${String(Math.round(degrees) % 360).padStart(3, '0')}°`;

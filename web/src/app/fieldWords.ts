@@ -59,6 +59,7 @@ const words: Readonly<Record<string, string>> = {
   batteryId: 'Battery',
   currentFitId: 'What its flights taught',
   takesFits: 'New flights are used at once',
+  recordings: 'Recording settings',
   batteryIds: 'Batteries at hand',
   endsAt: 'All down by',
   order: 'Order of the shots',

@@ -1,6 +1,5 @@
 import { airAt, bearing } from '../answers/air';
 import { LinkButton } from '../parts/LinkButton';
-import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useAircraft, useConditions } from '../state/current';
@@ -43,26 +42,18 @@ export function Ribbon({ onChange }: { readonly onChange: () => void }) {
               </>
             ))}{' '}
           at {write('distance', wind.readingHeightM)}
-          {air.ok && (
-            <>
-              {' → '}
-              <b>
-                {write('speed', air.value.windMps, 1)}, {write('speed', air.value.gustMps, 1)}
-              </b>{' '}
-              at {write('distance', heightM)}
-            </>
-          )}
+          {' → '}
+          <b>
+            {write('speed', air.windMps, 1)}, {write('speed', air.gustMps, 1)}
+          </b>{' '}
+          at {write('distance', heightM)}
         </span>
         <span className={styles.more}>
           ground <b>{write('distance', weather.elevationM)}</b>
         </span>
-        {air.ok ? (
-          <span className={styles.more}>
-            air density <b>{write('density', air.value.densityKgm3, 2)}</b>
-          </span>
-        ) : (
-          <Warning>wind read too low</Warning>
-        )}
+        <span className={styles.more}>
+          air density <b>{write('density', air.densityKgm3, 2)}</b>
+        </span>
       </div>
       <LinkButton className={styles.change} onClick={onChange}>
         Change conditions <kbd>C</kbd>

@@ -1,9 +1,7 @@
 import type { DayAtPlace } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { airAt } from '../answers/air';
-import { Say } from '../fields/Say';
 import { PanelPart } from '../parts/SidePanel';
-import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
 import { useAircraft } from '../state/current';
 import { useWriter } from '../state/units';
@@ -21,49 +19,39 @@ export function WindByHeight({ conditions }: { readonly conditions: DayAtPlace }
     (a, b) => a - b,
   );
   const rows = heightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM, middle) }));
-  const refusal = rows[0] && !rows[0].air.ok ? rows[0].air.refusal : null;
-  const strongest = Math.max(1, ...rows.map(({ air }) => (air.ok ? air.value.gustMps : 0)));
+  const strongest = Math.max(1, ...rows.map(({ air }) => air.gustMps));
   return (
     <PanelPart title="Up there">
-      {refusal ? (
-        <Warning>
-          <Say sentence={refusal} />
-        </Warning>
-      ) : (
-        <Table className={styles.table}>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th scope="col">height</Table.Th>
-              <Table.Td />
-              <Table.Th scope="col" data-figure>
-                wind
+      <Table className={styles.table}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th scope="col">height</Table.Th>
+            <Table.Td />
+            <Table.Th scope="col" data-figure>
+              wind
+            </Table.Th>
+            <Table.Th scope="col" data-figure>
+              gusts
+            </Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {[...rows].reverse().map(({ heightM, air }) => (
+            <Table.Tr key={heightM} className={heightM === workingM ? styles.working : undefined}>
+              <Table.Th scope="row">
+                {write('distance', heightM)}
+                {heightM === workingM && ' (working)'}
               </Table.Th>
-              <Table.Th scope="col" data-figure>
-                gusts
-              </Table.Th>
+              <Table.Td className={styles.bar}>
+                <i data-gust style={{ width: `${(air.gustMps / strongest) * 100}%` }} />
+                <i style={{ width: `${(air.windMps / strongest) * 100}%` }} />
+              </Table.Td>
+              <Table.Td data-figure>{write('speed', air.windMps, 1)}</Table.Td>
+              <Table.Td data-figure>{write('speed', air.gustMps, 1)}</Table.Td>
             </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {[...rows].reverse().map(
-              ({ heightM, air }) =>
-                air.ok && (
-                  <Table.Tr key={heightM} className={heightM === workingM ? styles.working : undefined}>
-                    <Table.Th scope="row">
-                      {write('distance', heightM)}
-                      {heightM === workingM && ' (working)'}
-                    </Table.Th>
-                    <Table.Td className={styles.bar}>
-                      <i data-gust style={{ width: `${(air.value.gustMps / strongest) * 100}%` }} />
-                      <i style={{ width: `${(air.value.windMps / strongest) * 100}%` }} />
-                    </Table.Td>
-                    <Table.Td data-figure>{write('speed', air.value.windMps, 1)}</Table.Td>
-                    <Table.Td data-figure>{write('speed', air.value.gustMps, 1)}</Table.Td>
-                  </Table.Tr>
-                ),
-            )}
-          </Table.Tbody>
-        </Table>
-      )}
+          ))}
+        </Table.Tbody>
+      </Table>
     </PanelPart>
   );
 }

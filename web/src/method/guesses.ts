@@ -1,11 +1,13 @@
 import {
   type Assumed,
+  gaugeGuesses,
   healthGuesses,
-  type PriorName,
   priors,
+  sentence,
   speedGuesses,
   type WayToKnow,
   waysToKnow,
+  windGuesses,
 } from '@acorn-tally/core';
 import type { Writer } from '../state/units';
 
@@ -18,24 +20,36 @@ export interface Guess {
 }
 
 /** The health of a pack and the own speed of a flight are one unknown each, told by what they are guessed from. */
-const { healthDeviations: _, ownSpeedDeviations: __, ...plainPriors } = priors;
-const told = { ...plainPriors, ...healthGuesses, ...speedGuesses };
+const {
+  healthDeviations: _,
+  ownSpeedDeviations: __,
+  windAlongDeviations: ___,
+  windAcrossDeviations: ____,
+  gaugeErrorDeviations: _____,
+  ...plainPriors
+} = priors;
+const told = { ...plainPriors, ...healthGuesses, ...speedGuesses, ...windGuesses, ...gaugeGuesses };
 
 const names: Record<
-  | Exclude<PriorName, 'healthDeviations' | 'ownSpeedDeviations'>
+  | keyof typeof plainPriors
   | keyof typeof healthGuesses
-  | keyof typeof speedGuesses,
-  { readonly name: string; readonly unit?: string; readonly per?: number }
+  | keyof typeof speedGuesses
+  | keyof typeof windGuesses
+  | keyof typeof gaugeGuesses,
+  { readonly name: string; readonly unit?: string; readonly per?: number; readonly isSpeed?: true }
 > = {
   flightPowerRatio: { name: 'one flight against another' },
   boxTimeRatio: { name: 'this aircraft against the one on the box' },
-  windReadingRatio: { name: 'the wind reading' },
+  handWindErrorMps: { name: 'a wind read at the spot', isSpeed: true },
+  forecastWindErrorMps: { name: 'a wind from a forecast or a station', isSpeed: true },
   windGrowthExponent: { name: 'how the wind grows with height' },
   gustPeakFactor: { name: 'a gust over the spread of the wind' },
   styleSpeedRatio: { name: 'how fast a style is flown' },
   styleFlownRatio: { name: 'a style from flight to flight' },
   notedAirspeedRatio: { name: 'an airspeed that was noted' },
   gaugeBendRatio: { name: 'the gauge from flight to flight' },
+  gaugeErrorCharge: { name: 'the gauge of a new pack', unit: '%', per: 0.01 },
+  hardGaugeErrorCharge: { name: 'the gauge of an old or cold pack', unit: '%', per: 0.01 },
   hiddenCharge: { name: 'charge hidden below 0 %', unit: '%', per: 0.01 },
   capacityRatio: { name: 'capacity over the label' },
   measuredHealthRatio: { name: 'a health that was measured' },
@@ -63,8 +77,11 @@ const names: Record<
 export function guesses(say: Writer['say']): Guess[] {
   return (Object.keys(told) as (keyof typeof told)[]).map((key) => {
     const prior: Assumed = told[key];
-    const { name, unit, per = 1 } = names[key];
-    const number = (value: number) => `${Number((value / per).toPrecision(3))}${unit ? ` ${unit}` : ''}`;
+    const { name, unit, per = 1, isSpeed } = names[key];
+    const number = (value: number) =>
+      isSpeed
+        ? say(sentence('speed', '{errorMps:1}', { errorMps: value }))
+        : `${Number((value / per).toPrecision(3))}${unit ? ` ${unit}` : ''}`;
     const because = typeof prior.because === 'string' ? prior.because : say(prior.because);
     return {
       name,

@@ -1,6 +1,7 @@
 import {
   estimate,
   explain,
+  gaugeGuesses,
   healthGuesses,
   imperialUnits,
   metricUnits,
@@ -8,6 +9,7 @@ import {
   priors,
   speedGuesses,
   toldInSi,
+  windGuesses,
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
 import { boxMiddle } from '../../../core/fixtures/beliefs';
@@ -19,9 +21,9 @@ import { stepsOf } from './steps';
 
 test('every guess of the model is named, with a value, a spread and what would teach it', () => {
   const rows = guesses(writerOf(metricUnits).say);
-  // A health is one unknown, told as the three guesses behind it; a flight’s own speed another, told as two.
-  const behind = Object.keys(healthGuesses).length + Object.keys(speedGuesses).length;
-  expect(rows).toHaveLength(Object.keys(priors).length - 2 + behind);
+  // A health, a flight’s own speed, its gauge and both parts of a wind’s error are told as the guesses behind them.
+  const behind = [healthGuesses, speedGuesses, gaugeGuesses, windGuesses].flatMap(Object.keys).length;
+  expect(rows).toHaveLength(Object.keys(priors).length - 5 + behind);
   expect(new Set(rows.map(({ name }) => name)).size).toBe(rows.length);
   for (const row of rows) {
     expect(Object.values(row).join(' ')).not.toMatch(/NaN|undefined/);

@@ -9,6 +9,7 @@ import { Anchor } from '@mantine/core';
 import { memo, type ReactNode, Suspense, useCallback, useState } from 'react';
 import { Link } from 'react-router';
 import { ChoiceField } from '../fields/ChoiceField';
+import { ComesHomeField } from '../fields/ComesHomeField';
 import field from '../fields/field.module.css';
 import { QuantityField } from '../fields/QuantityField';
 import { Chosen } from '../parts/Desk';
@@ -52,8 +53,8 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
     [edit, aircraft.id],
   );
   const setMix = useCallback(
-    (mix: FlightPlan['mix'], what = 'how it is flown') =>
-      edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, mix } }), what),
+    (mix: FlightPlan['mix']) =>
+      edit('aircraft', aircraft.id, (now) => ({ flight: { ...now.flight, mix } }), 'how it is flown'),
     [edit, aircraft.id],
   );
   return (
@@ -101,10 +102,11 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
       </Chosen>
       <Chosen title="How it will be flown">
         <MixEditor mix={flight.mix} onChange={setMix} />
-        <LinkButton onClick={() => setMannersOpen(true)}>Speeds and turns</LinkButton>
+        <LinkButton onClick={() => setMannersOpen(true)}>Speeds, turns and load</LinkButton>
       </Chosen>
       <Chosen title="Held back">
         <ReserveCards policy={policy} onChange={setPolicy} />
+        <ComesHomeField stacked policy={policy} onChange={setPolicy} />
       </Chosen>
       {trust}
       <Suspense fallback={null}>
@@ -113,7 +115,7 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
             aircraft={aircraft}
             opened={mannersOpen}
             onClose={() => setMannersOpen(false)}
-            onChange={setMix}
+            onChange={change}
           />
         )}
         {touched && (

@@ -5,11 +5,14 @@ import {
   type Manner,
   maxAirspeedMps,
   powerCurve,
+  ranges,
   type Style,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { requestFor } from '../answers/useEstimates';
 import { MannerFields } from '../fields/MannerFields';
+import { QuantityField } from '../fields/QuantityField';
+import { RecordingField } from '../fields/RecordingField';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
@@ -19,25 +22,26 @@ import { useWriter } from '../state/units';
 
 interface Props extends PanelProps {
   readonly aircraft: AircraftRecord;
-  readonly onChange: (mix: FlightPlan['mix'], what: string) => void;
+  readonly onChange: (part: Partial<FlightPlan>, what: string) => void;
 }
 
-/** How each style of the mix is flown: held speed, reversals, and how hard by hand; what is empty is as usual. */
+/** How each style of the mix is flown, and what it carries and records meanwhile; what is empty is as usual. */
 export function MannersDrawer({ aircraft, opened, onClose, onChange }: Props) {
   const { write } = useWriter();
   const conditions = useConditions();
   const battery = useBattery(useFlownBatteriesOf(aircraft.id));
-  const { mix } = aircraft.flight;
+  const { flight } = aircraft;
+  const { mix } = flight;
   const moving = mix.filter(({ style, share }) => style !== 'hover' && share > 0);
   const request = conditions && battery && opened ? requestFor(aircraft, battery, conditions) : null;
   const thriftyMps = useThriftySpeedMps(request, aircraft);
   const set = (style: Style, part: Partial<Manner>, what: string) =>
     onChange(
-      mix.map((one) => (one.style === style ? { ...one, ...part } : one)),
+      { mix: mix.map((one) => (one.style === style ? { ...one, ...part } : one)) },
       `${what} of ${style}`,
     );
   return (
-    <SidePanel title="How each style is flown" opened={opened} onClose={onClose}>
+    <SidePanel title="How it is flown" opened={opened} onClose={onClose}>
       {moving.length === 0 && <Note>Only hover is in the mix: there is nothing more to say of it.</Note>}
       {moving.map((share) => {
         const topMps = maxAirspeedMps(aircraft.spec, share.style);
@@ -57,6 +61,20 @@ export function MannersDrawer({ aircraft, opened, onClose, onChange }: Props) {
           </PanelPart>
         );
       })}
+      <PanelPart title="What it carries">
+        <QuantityField<number | null>
+          quantity={ranges.flight.addedMassKg}
+          hint="guards, filter, light"
+          value={flight.addedMassKg ?? null}
+          assumed={0}
+          onChange={(addedMassKg) => onChange({ addedMassKg }, 'accessories')}
+        />
+        <RecordingField
+          recordings={aircraft.recordings}
+          loadW={flight.recordingLoadW ?? null}
+          onChange={(recordingLoadW) => onChange({ recordingLoadW }, 'recording')}
+        />
+      </PanelPart>
       <Note>
         A speed on the spec sheet is a limit: hardly anybody holds it. What is empty is flown as usual, with
         the speed over ground held whatever the wind.

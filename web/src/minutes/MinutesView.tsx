@@ -13,24 +13,24 @@ import {
   type Policy,
   spec,
 } from '@acorn-tally/core';
-import { memo, useDeferredValue, useMemo } from 'react';
+import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { shownPlan } from '../answers/planned';
 import { trustInWords } from '../answers/trust';
 import { type DrawnAnswers, useDrawnAnswers, useFlightRemedies } from '../answers/useBands';
 import { type BatteryEstimate, requestFor, useEstimates } from '../answers/useEstimates';
 import { TallyLegend } from '../charts/Tally';
+import { comesHomeInWords } from '../fields/ComesHomeField';
 import { inHundred, percent, shareInWords } from '../fields/percent';
 import { AddBattery } from '../parts/AddBattery';
 import { Chosen, Desk } from '../parts/Desk';
 import { Headline } from '../parts/Headline';
-import { HoldBackMore } from '../parts/HoldBackMore';
 import { useKeys } from '../parts/keys';
-import { NoneFlown } from '../parts/NoneFlown';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
 import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { lazyPart } from '../state/lazyPart';
 import { unfitNow } from '../state/unfitNow';
 import { useWriter } from '../state/units';
 import type { DrawnAnswer } from '../workers/calculator';
@@ -39,14 +39,24 @@ import { BatteryFields, BatteryRow, cautionsAbout } from './BatteryRow';
 import { Below } from './Below';
 import { FlightPanel } from './FlightPanel';
 import styles from './MinutesView.module.css';
-import { Trust } from './Trust';
+
+/** Each is fetched when it is first needed: once there is a band, the others hardly ever. */
+const Trust = lazyPart(async () => (await import('./Trust')).Trust);
+const NoneFlown = lazyPart(async () => (await import('../parts/NoneFlown')).NoneFlown);
+const HoldBackMore = lazyPart(async () => (await import('../parts/HoldBackMore')).HoldBackMore);
+const FlyHomeByHand = lazyPart(async () => (await import('./FlyHomeByHand')).FlyHomeByHand);
 
 /** Every battery of the chosen aircraft with its minutes to spend, and where the minutes of the chosen one go. */
 export function MinutesView() {
   const aircraft = useAircraft();
   const conditions = useConditions();
   if (!conditions) return null;
-  if (!aircraft) return <NoneFlown />;
+  if (!aircraft)
+    return (
+      <Suspense fallback={null}>
+        <NoneFlown />
+      </Suspense>
+    );
   return <MinutesDesk aircraft={aircraft} conditions={conditions} />;
 }
 
@@ -77,7 +87,9 @@ function MinutesDesk({ aircraft, conditions }: DeskProps) {
   const trust = useMemo(
     () =>
       band && battery ? (
-        <Trust battery={battery} band={band} aircraft={aircraft} conditions={conditions} />
+        <Suspense fallback={null}>
+          <Trust battery={battery} band={band} aircraft={aircraft} conditions={conditions} />
+        </Suspense>
       ) : null,
     [band, battery, aircraft, conditions],
   );
@@ -125,7 +137,11 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
       <Headline title={titleOf(totalS)} old={!drawn.fresh} end={!isPhone && <TallyLegend />}>
         {drawn.trouble
           ? `No band: ${drawn.trouble}`
-          : [totalS !== 0 && sureInWords(aircraft.policy, aircraft.spec), trustInWords(aircraft)]
+          : [
+              totalS !== 0 && sureInWords(aircraft.policy, aircraft.spec),
+              comesHomeInWords(aircraft.policy),
+              trustInWords(aircraft),
+            ]
               .filter(Boolean)
               .join(', ')}
       </Headline>
@@ -233,7 +249,10 @@ function FlightCautions({ aircraft, outcome, drawn, label, isUnplanned, remedies
   return (
     <Warning className={styles.cautions}>
       {found.join('. ')}.{' '}
-      {cautions.some(({ code }) => code === 'frost') && <HoldBackMore aircraft={aircraft} />}
+      <Suspense fallback={null}>
+        {cautions.some(({ code }) => code === 'frost') && <HoldBackMore aircraft={aircraft} />}
+        {isUnplanned && remedies.value && <FlyHomeByHand aircraft={aircraft} remedies={remedies.value} />}
+      </Suspense>
     </Warning>
   );
 }

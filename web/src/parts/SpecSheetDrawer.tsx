@@ -9,6 +9,7 @@ import {
   maxAirspeedMps,
   maxAirspeedRange,
   nameProblem,
+  type ReturnHolds,
   usualAuxiliaryPowerW,
   usualDragAreaM2,
   usualSpec,
@@ -52,10 +53,17 @@ type OptionalField = Exclude<
 >;
 
 const modes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
+const unknown = 'unknown';
+const returnHolds: readonly { value: ReturnHolds | typeof unknown; label: string }[] = [
+  { value: unknown, label: 'not known' },
+  { value: 'airspeed', label: 'airspeed' },
+  { value: 'ground-speed', label: 'speed over ground' },
+];
+
 const modeHints: Record<Mode, string> = {
   slow: 'no wind stronger than this can be flown against',
-  normal: 'a hover is held with it too',
-  fast: 'where the mix says fast',
+  normal: 'where a slow part drifts, it is flown in this',
+  fast: 'a hover is held with it where normal drifts',
   manual: 'acrobatic, without its help',
 };
 
@@ -119,7 +127,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
         onChange={(kind) => change({ kind }, 'kind')}
       />
       <PanelPart title="On the box">
-        {required('takeoffMassKg', 'with battery and what you hang on it')}
+        {required('takeoffMassKg', 'as on the box, nothing hung on it')}
         {required('advertisedFlightTimeS', 'the longest: full pack to empty, still air')}
         {required('advertisedSpeedMps', 'often in a footnote')}
         {optional('advertisedHoverTimeS', null, 'if given: tells more of its drag')}
@@ -149,11 +157,21 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
         ))}
         {optional('climbSpeedMps', usualSpec.climbSpeedMps, 'how fast it rises to the return height')}
         {optional('descentSpeedMps', usualSpec.descentSpeedMps, 'how long coming down takes')}
-        {optional('returnSpeedMps', usualSpec.returnSpeedMps, 'through the air, on its own')}
+        {optional('returnSpeedMps', usualSpec.returnSpeedMps, 'on its own')}
+        <ChoiceField<ReturnHolds | typeof unknown>
+          label="Its return holds"
+          hint={spec.returnHolds == null ? 'planned on the worse of both' : undefined}
+          value={spec.returnHolds ?? unknown}
+          options={returnHolds}
+          onChange={(value) =>
+            change({ returnHolds: value === unknown ? null : value }, 'what its return holds')
+          }
+        />
+        {optional('maxWindMps', null, 'told where gusts pass it')}
         {optional(
           'returnSpeedPushedMps',
           usualSpec.returnSpeedPushedMps,
-          'with the stick pushed forward: a way out, not planned with',
+          'pushed forward on its own return: a way out',
         )}
       </PanelPart>
       <PanelPart title="What it does by itself">

@@ -11,6 +11,7 @@ import {
   usualReturnHeightM,
 } from '@acorn-tally/core';
 import { Button, Table } from '@mantine/core';
+import { comesHomeInWords } from '../fields/ComesHomeField';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Empty } from '../parts/Empty';
@@ -106,7 +107,8 @@ function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetPro
               `${name}, return height ${write('distance', flight.returnHeightM ?? usualReturnHeightM)}`,
           )
           .join(' · ')}{' '}
-        · touch down with {reserve} · swap {minutesAndSeconds(shoot.swapTimeS)} min
+        · {[`touch down with ${reserve}`, comesHomeInWords(shoot.policy)].filter(Boolean).join(', ')} · swap{' '}
+        {minutesAndSeconds(shoot.swapTimeS)} min
       </p>
       <Wide label="Flights" minWidth={760} className={styles.flights}>
         <Table>

@@ -17,6 +17,7 @@ import {
 import { Checkbox } from '@mantine/core';
 import { useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
+import { ComesHomeField } from '../fields/ComesHomeField';
 import { MomentField } from '../fields/MomentField';
 import { percent } from '../fields/percent';
 import { QuantityField } from '../fields/QuantityField';
@@ -125,6 +126,13 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
           quantity={ranges.policy.reserveCharge}
           value={shoot.policy.reserveCharge ?? usualReserveCharge}
           onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
+        />
+      </div>
+      <div>
+        <ComesHomeField
+          stacked
+          policy={shoot.policy}
+          onChange={(part) => changePolicy(part, 'how it comes home')}
         />
       </div>
       <Checkbox.Group

@@ -12,6 +12,7 @@ import '@mantine/core/styles/Progress.css';
 import { Button, Progress } from '@mantine/core';
 import { type ReactNode, useMemo, useState } from 'react';
 import { trustInWords } from '../answers/trust';
+import { comesHomeInWords } from '../fields/ComesHomeField';
 import { percent, shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Desk } from '../parts/Desk';
@@ -213,9 +214,10 @@ function titleOf(
   return stopped ? 'Stopped before a first plan' : 'Placing the shots …';
 }
 
-/** "every flight lands with 25 %, nine in ten". */
+/** "flights land with 25 %, nine in ten", and how they come home where somebody flies them. */
 function heldInWords({ policy }: ShootRecord): string {
-  return `flights land with ${percent(policy.reserveCharge ?? usualReserveCharge)}, ${shareInWords(confidenceOf(policy))}`;
+  const held = `flights land with ${percent(policy.reserveCharge ?? usualReserveCharge)}, ${shareInWords(confidenceOf(policy))}`;
+  return [held, comesHomeInWords(policy)].filter(Boolean).join(', ');
 }
 
 function namesOf(

@@ -12,6 +12,7 @@ import {
   type ShootRecord,
   type Shot,
   sunTimes,
+  tallestThingM,
   weatherAtHour,
 } from '@acorn-tally/core';
 import { fromHome } from '../state/home';
@@ -52,6 +53,7 @@ export function planRequestFor(shooting: Shooting): PlanRequest {
       spec,
       returnHeightM: flight.returnHeightM ?? null,
       recordingLoadW: flight.recordingLoadW ?? null,
+      addedMassKg: flight.addedMassKg ?? null,
     })),
     batteries,
     chargers: chargersOf(shooting),
@@ -62,6 +64,7 @@ export function planRequestFor(shooting: Shooting): PlanRequest {
     shots,
     locks: (shoot.locks ?? []).filter(({ batteryId }) => batteries.some(({ id }) => id === batteryId)),
     coordinates: conditions.site.coordinates ?? null,
+    tallestM: tallestThingM(conditions.site),
     ...weatherOf(shooting),
     policy: shoot.policy,
   };

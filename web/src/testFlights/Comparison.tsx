@@ -2,9 +2,12 @@ import {
   type Difference,
   type DifferenceCause,
   explainDifference,
+  maxRecordings,
   milestones,
   minutesAndSeconds,
   passed,
+  type Recording,
+  ranges,
   type SignKind,
 } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
@@ -19,6 +22,7 @@ import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { howFlown } from '../parts/testWords';
 import { Wide } from '../parts/Wide';
+import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { signWords } from './signWords';
 import styles from './TestDetail.module.css';
@@ -178,8 +182,60 @@ function Causes({ difference, first, second }: PairProps & { readonly difference
         </Table.Tbody>
       </Table>
       <p className={styles.verdict}>{verdict(difference, first, second)}</p>
+      <KeepRecording difference={difference} first={first} second={second} />
     </>
   );
+}
+
+/** What a recording setting draws, kept with the aircraft by one tap where a comparison shows it. */
+function KeepRecording({ difference, first, second }: PairProps & { readonly difference: Difference }) {
+  const aircraft = useRecords(({ aircraft: all }) => all.find(({ id }) => id === first.record.aircraftId));
+  const edit = useRecords((state) => state.edit);
+  const known = aircraft?.recordings ?? [];
+  const learnt = recordingLearnt(difference, first, second, known);
+  if (!aircraft || !learnt) return null;
+  const watts = learnt.loadW.toFixed(1);
+  if (known.some(({ name, loadW }) => name === learnt.name && loadW === learnt.loadW))
+    return (
+      <Note>
+        {learnt.name} is kept at {watts} W; it is chosen where the flight is.
+      </Note>
+    );
+  return (
+    <LinkButton
+      onClick={() =>
+        edit(
+          'aircraft',
+          aircraft.id,
+          (now) => ({
+            recordings: [...(now.recordings ?? []).filter(({ name }) => name !== learnt.name), learnt].slice(
+              -maxRecordings,
+            ),
+          }),
+          `what recording ${learnt.name} draws`,
+        )
+      }
+    >
+      Keep {watts} W for recording {learnt.name}
+    </LinkButton>
+  );
+}
+
+/** The setting that took more in two flights otherwise alike, and its watts; null where they show none, or none can be told from another. */
+export function recordingLearnt(
+  { restS, scatterS, extraPowerW }: Pick<Difference, 'restS' | 'scatterS' | 'extraPowerW'>,
+  { record: { test: first } }: TestRow,
+  { record: { test: second } }: TestRow,
+  known: readonly Recording[],
+): Recording | null {
+  if (extraPowerW === null || Math.abs(restS) <= scatterS) return null;
+  if (first.recordingLoadW != null || second.recordingLoadW != null) return null;
+  const [more, less] = extraPowerW > 0 ? [second, first] : [first, second];
+  const [name, from] = [more.recording?.trim() ?? '', less.recording?.trim() ?? ''];
+  const baseW = from === '' ? 0 : known.find((one) => one.name === from)?.loadW;
+  if (name === '' || name === from || baseW === undefined) return null;
+  const loadW = Math.round((baseW + Math.abs(extraPowerW)) * 10) / 10;
+  return loadW > 0 && loadW <= ranges.flight.recordingLoadW.max ? { name, loadW } : null;
 }
 
 /** "−1:20", "+0:05"; the minus as it is printed. */

@@ -165,7 +165,7 @@ export function FlightSetUpForm({ aircraft, batteries, battery, conditions, onRe
               onChange={(recordingLoadW) => set({ recordingLoadW })}
             />
             <TextField
-              label="Hung on it"
+              label="Accessories attached"
               hint={hints.mass}
               value={setUp.attached}
               onChange={(attached) => set({ attached })}
@@ -173,7 +173,7 @@ export function FlightSetUpForm({ aircraft, batteries, battery, conditions, onRe
             {(setUp.attached.trim() !== '' || setUp.addedMassKg !== null) && (
               <QuantityField
                 quantity={ranges.aircraft.addedMassKg}
-                label="Its mass"
+                label="Their mass"
                 value={setUp.addedMassKg}
                 assumed={null}
                 onChange={(addedMassKg) => set({ addedMassKg })}

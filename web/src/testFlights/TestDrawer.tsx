@@ -6,6 +6,7 @@ import {
   type ListedTest,
   type Mode,
   outcomeMeanwhile,
+  ranges,
   requestForTest,
   type TestFlightContent,
   testFlightRanges,
@@ -222,6 +223,32 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
           </>
         )}
         <QuantityField quantity={testFlightRanges.heightM} {...inForm(form, 'heightM')} />
+      </PanelPart>
+      <PanelPart title="What it carried">
+        <TextField
+          label="Accessories attached"
+          hint="guards, filter, light"
+          value={values.attached ?? ''}
+          onChange={(attached) => set('attached', attached)}
+        />
+        <QuantityField
+          quantity={ranges.flight.addedMassKg}
+          label="Their mass"
+          assumed={0}
+          {...inForm(form, 'addedMassKg')}
+        />
+        <TextField
+          label="Recording"
+          hint="at what setting; empty if off"
+          value={values.recording ?? ''}
+          onChange={(recording) => set('recording', recording)}
+        />
+        <QuantityField
+          quantity={ranges.flight.recordingLoadW}
+          hint="if you know it; a comparison finds it"
+          assumed={null}
+          {...inForm(form, 'recordingLoadW')}
+        />
       </PanelPart>
       <PanelPart title="What you read">
         <QuantityField

@@ -75,7 +75,7 @@ function Told({ test, belowS }: { readonly test: TestFlight; readonly belowS: nu
       `The pack went from ${write('temperature', startTemperatureC)} to ${write('temperature', endTemperatureC)}.`,
     recording && `Recording: ${recording}.`,
     (attached || addedMassKg) &&
-      `Hung on it: ${[attached, addedMassKg && write('mass', addedMassKg)].filter(Boolean).join(', ')}.`,
+      `Accessories attached: ${[attached, addedMassKg && write('mass', addedMassKg)].filter(Boolean).join(', ')}.`,
     freshRotors && 'With fresh rotors.',
   ].filter((one): one is string => typeof one === 'string');
   return told.map((one) => <Note key={one}>{one}</Note>);

@@ -1,5 +1,5 @@
 import type { Difference } from '@acorn-tally/core';
-import { verdict } from './Comparison';
+import { recordingLearnt, verdict } from './Comparison';
 import { everyTest, listed } from './filter';
 import { packLines } from './Groups';
 import type { TestRow } from './useTests';
@@ -99,4 +99,20 @@ test('what is left is a difference only beyond the scatter, and is laid to what 
   );
   expect(verdict({ ...difference, restS: -29 }, off, high)).toContain('no difference shown');
   expect(verdict(difference, off, off)).toContain('nobody noted');
+});
+
+test('what a setting draws is learnt from the flight that took more, on top of what the other is known to draw', () => {
+  const difference = { restS: -80, scatterS: 30, extraPowerW: 1.53 };
+  const [off, high, raw] = [row({}), row({ recording: 'high' }), row({ recording: 'raw' })];
+  expect(recordingLearnt(difference, off, high, [])).toEqual({ name: 'high', loadW: 1.5 });
+  expect(recordingLearnt({ ...difference, extraPowerW: -1.53 }, high, off, [])).toEqual({
+    name: 'high',
+    loadW: 1.5,
+  });
+  expect(recordingLearnt(difference, high, raw, [{ name: 'high', loadW: 1.5 }])).toEqual({
+    name: 'raw',
+    loadW: 3,
+  });
+  expect(recordingLearnt(difference, high, raw, [])).toBeNull();
+  expect(recordingLearnt({ ...difference, restS: -29 }, off, high, [])).toBeNull();
 });

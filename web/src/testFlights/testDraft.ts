@@ -26,6 +26,10 @@ export interface Draft {
   readonly reversalsPerMin: number | null;
   readonly handling: Handling | null;
   readonly heightM: number | null;
+  readonly recording: string;
+  readonly recordingLoadW: number | null;
+  readonly attached: string;
+  readonly addedMassKg: number | null;
   readonly startCharge: number | null;
   readonly startTemperatureC: number | null;
   readonly durationS: number | null;
@@ -60,6 +64,10 @@ export function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draf
     reversalsPerMin: null,
     handling: null,
     heightM: 2,
+    recording: '',
+    recordingLoadW: null,
+    attached: '',
+    addedMassKg: null,
     startCharge: null,
     startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
     durationS: null,
@@ -85,6 +93,10 @@ export function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
     reversalsPerMin: test.reversalsPerMin ?? null,
     handling: test.handling ?? null,
     heightM: test.heightM,
+    recording: test.recording ?? '',
+    recordingLoadW: test.recordingLoadW ?? null,
+    attached: test.attached ?? '',
+    addedMassKg: test.addedMassKg ?? null,
     startCharge: test.startCharge,
     startTemperatureC: test.startTemperatureC ?? null,
     durationS: test.durationS,
@@ -108,6 +120,10 @@ export function testOf(draft: Draft, before: TestFlight | undefined): TestFlight
     handling: null,
     ...flown,
     heightM,
+    recording: draft.recording?.trim() || null,
+    recordingLoadW: draft.recordingLoadW ?? null,
+    attached: draft.attached?.trim() || null,
+    addedMassKg: draft.addedMassKg ?? null,
     startCharge,
     endCharge,
     durationS,

@@ -1,6 +1,7 @@
 import '@mantine/core/styles/Checkbox.css';
 import {
   type AircraftRecord,
+  airspeedHomeMps,
   type BatteryRecord,
   clearanceM,
   type DayAtPlace,
@@ -8,11 +9,11 @@ import {
   leastSatellites,
   liftOffChecks,
   liftOffNotes,
-  spec,
   suggestedReturnHeight,
   takeoffCharge,
   tallestThingM,
   usualCeilingM,
+  usualComesHome,
   usualReturnHeightM,
   warmHoverS,
 } from '@acorn-tally/core';
@@ -122,10 +123,8 @@ function wordsFor(
   const { flight, spec: sheet } = aircraft;
   const pack = packAtTheHour(battery, conditions);
   const air = airAt(conditions.weather, flight.heightM, beliefAbout(aircraft).middle);
-  const returnMps = spec(sheet, 'returnSpeedMps');
-  const gust = air.ok
-    ? `gusts of ${write('speed', air.value.gustMps, 1)} at ${write('distance', flight.heightM)} against ${write('speed', returnMps, 1)} of return speed`
-    : 'read it higher up first';
+  const homeMps = airspeedHomeMps(sheet, aircraft.policy.comesHome ?? usualComesHome, 1);
+  const gust = `gusts of ${write('speed', air.gustMps, 1)} at ${write('distance', flight.heightM)} against the ${write('speed', homeMps, 1)} it flies home with`;
   return {
     props: 'Rotors whole, clean and tight; arms locked',
     pack: `${battery.label} latched, about ${percent(takeoffCharge(pack, likeliest(aircraft.id)))}, neither puffed nor frozen`,

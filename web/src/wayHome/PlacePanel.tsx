@@ -14,6 +14,7 @@ import {
 } from '@acorn-tally/core';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
+import { ComesHomeField } from '../fields/ComesHomeField';
 import field from '../fields/field.module.css';
 import { QuantityField } from '../fields/QuantityField';
 import { Chosen } from '../parts/Desk';
@@ -87,6 +88,18 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
         />
       </Chosen>
       <Chosen title="Home">
+        <ComesHomeField
+          stacked
+          policy={aircraft.policy}
+          onChange={(part) =>
+            edit(
+              'aircraft',
+              aircraft.id,
+              (now) => ({ policy: { ...now.policy, ...part } }),
+              'how it comes home',
+            )
+          }
+        />
         <MovedHome home={site?.home ?? null} onChange={setHome} />
       </Chosen>
       <Chosen title="Things in the way">

@@ -175,9 +175,9 @@ function Heights({ request, scale, write }: PartProps) {
 function Winds({ request, scale, write, belief }: PartProps & Pick<Props, 'belief'>) {
   const { conditions, position } = request;
   const heights = [0.92, 0.55, 0.2].map((share) => scale.highM * share);
-  const airs = heights.flatMap((heightM) => {
+  const airs = heights.map((heightM) => {
     const air = airAt(conditions, heightM, belief);
-    return air.ok ? [{ heightM, awayMps: awayMps(air.value, position.bearingDeg), air: air.value }] : [];
+    return { heightM, awayMps: awayMps(air, position.bearingDeg), air };
   });
   const strongest = Math.max(3, ...airs.map(({ awayMps: away }) => Math.abs(away)));
   const right = scale.x(scale.farM) + margins.right - 8;

@@ -16,6 +16,7 @@ import { IconAlertTriangle } from '@tabler/icons-react';
 import { useDeferredValue, useMemo } from 'react';
 import { bearing } from '../answers/air';
 import { trustInWords } from '../answers/trust';
+import { comesHomeInWords } from '../fields/ComesHomeField';
 import { inHundred, percent, shareInWords, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { AddBattery } from '../parts/AddBattery';
@@ -188,6 +189,7 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
       </div>
     );
   const { home, own } = answer.value;
+  const trust = [comesHomeInWords(aircraft.policy), trustInWords(aircraft)].filter(Boolean);
   const isHeld = turnBackCharge !== null && !home.notHome && !home.forcedLanding;
   const drift = home.notHome ? numbersOf(home.notHome).driftMps : undefined;
   return (
@@ -197,15 +199,18 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
         old={!band.fresh}
         end={
           drift !== undefined ? (
-            <Warning>at its return speed it drifts away at {write('speed', drift, 1)}</Warning>
+            <Warning>so it drifts away at {write('speed', drift, 1)}</Warning>
           ) : (
             own !== null && <OwnCall own={own} lateByS={band.value?.lateByS ?? null} />
           )
         }
       >
         {isHeld
-          ? `${where}: turned there, ${shareInWords(confidenceOf(aircraft.policy))} flights land with ${percent(reserveOf(aircraft))}, ${trustInWords(aircraft)}`
-          : `${where}, ${trustInWords(aircraft)}`}
+          ? [
+              `${where}: turned there, ${shareInWords(confidenceOf(aircraft.policy))} flights land with ${percent(reserveOf(aircraft))}`,
+              ...trust,
+            ].join(', ')
+          : [where, ...trust].join(', ')}
       </Headline>
       {drift !== undefined ? (
         <div className={styles.now}>

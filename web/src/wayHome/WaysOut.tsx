@@ -5,6 +5,7 @@ import {
   type ReturnAnswer,
   type ReturnBand,
 } from '@acorn-tally/core';
+import { comesHomeInWords } from '../fields/ComesHomeField';
 import { inHundred, percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { HoldBackMore } from '../parts/HoldBackMore';
@@ -35,7 +36,8 @@ export function WaysOut({ aircraft, answer, reserve, band, below }: Props) {
     >
       {band && band.chanceNotHome >= 0.01 && (
         <Note>
-          From there, with what it has, {inHundred(band.chanceNotHome)} do not come home by themselves.
+          From there, with what it has, {inHundred(band.chanceNotHome)} do not come home
+          {comesHomeInWords(aircraft.policy) ? '' : ' by themselves'}.
         </Note>
       )}
       {below === 'water' && (

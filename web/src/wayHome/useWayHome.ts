@@ -51,9 +51,11 @@ export function returnRequestFor(
       charge,
     },
     returnHeightM: flight.returnHeightM ?? usualReturnHeightM,
+    addedMassKg: flight.addedMassKg ?? null,
     mix: flight.mix.length > 0 ? flight.mix : null,
     // None are listed: that is not yet to say that nothing stands there.
     obstacles: site?.obstacles?.length ? site.obstacles : null,
+    tallestM: site?.tallestM ?? null,
     ceilingM: site?.ceilingM ?? null,
     landingPlaces: site?.landingPlaces ?? null,
     below: site?.below ?? null,
