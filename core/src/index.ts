@@ -23,6 +23,7 @@ export * from './battery/flyingOrder';
 export { gaugeGuesses } from './battery/gauge';
 export * from './battery/keeping';
 export { chemistryOf } from './battery/openCircuit';
+export { packMassKg } from './battery/packMass';
 export { chargedFull, storageCharge, takeoffCharge, usualDaysToStorage } from './battery/standing';
 export * from './battery/storage';
 export { healthGuesses, healthOf } from './battery/wear';

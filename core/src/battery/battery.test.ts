@@ -134,15 +134,15 @@ test('a health is one unknown with a spread, wider with wear, and a measured one
 test('what a pack sheds: 17.3 Wh are 82 g, a flat box of 86 cm², six tenths of it in the wash (a face and the ends lie in the bay): 0.171 W/K, by hand', () => {
   // 0.0824 kg / 2000 kg/m³ = 41.2 cm³, edge 3.454 cm; 1.2 · 6 · 3.454² = 85.9 cm²; Re = 5 · 0.0691 / 13.5e-6 = 25 600,
   // Nu = 0.664 · 160 · 0.894 = 95.0, h = 33.1 W/m²K (Incropera, eq. 7.30); 33.1 · 0.6 · 0.00859 = 0.1706.
-  const { coolingWpK, heatCapacityJpK } = packThermals(17.3, 1);
+  const { coolingWpK, heatCapacityJpK } = packThermals(17.3 / 210, 1);
   expect(heatCapacityJpK).toBeCloseTo(82.4, 1);
   expect(coolingWpK).toBeCloseTo(0.1706, 3);
   // So it forgets its warmth in about eight minutes: a third of the difference is left.
-  expect(warmedC(packThermals(17.3, 1), 21, 1, 0, 483)).toBeCloseTo(1 + 20 / Math.E, 0);
+  expect(warmedC(packThermals(17.3 / 210, 1), 21, 1, 0, 483)).toBeCloseTo(1 + 20 / Math.E, 0);
 });
 
 test('a pack tends to the air plus heat over cooling, and is there after ten time constants', () => {
-  const thermals = packThermals(17.3, 1);
+  const thermals = packThermals(17.3 / 210, 1);
   const tenConstantsS = (10 * thermals.heatCapacityJpK) / thermals.coolingWpK;
   expect(warmedC(thermals, 20, -5, 1, tenConstantsS)).toBeCloseTo(-5 + 1 / thermals.coolingWpK, 2);
 });

@@ -9,6 +9,8 @@ export interface Battery {
   readonly nominalVoltageV: number;
   readonly cellCount: number;
   readonly fullCellVoltageV: number;
+  /** On a scale; by its energy where absent. */
+  readonly massKg?: number | null;
   /** Told from the voltages when absent. */
   readonly chemistry?: Chemistry | null;
   readonly cycles?: number | null;
@@ -37,6 +39,7 @@ export const batteryRanges = {
   nominalVoltageV: { label: 'Nominal voltage', unit: 'V', siPerUnit: 1, min: 3, max: 60, step: 0.1 },
   cellCount: { label: 'Cells in series', unit: '', siPerUnit: 1, min: 1, max: 14, step: 1, whole: true },
   fullCellVoltageV: { label: 'Full cell', unit: 'V', siPerUnit: 1, min: 4.1, max: 4.5, step: 0.05 },
+  massKg: { label: 'Mass', unit: 'g', siPerUnit: 0.001, min: 0.005, max: 10, step: 1 },
   cycles: { label: 'Cycles', unit: '', siPerUnit: 1, min: 0, max: 2000, step: 1, whole: true },
   health: { label: 'Health', unit: '%', siPerUnit: 0.01, min: 0.4, max: 1.1, step: 1 },
   startCharge: { label: 'Start charge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },

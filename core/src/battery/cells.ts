@@ -1,8 +1,9 @@
 import type { ValuesOf } from '../units/assumed';
-import { type Battery, labelEnergyWh } from './battery';
+import type { Battery } from './battery';
 import { coldCapacityFraction, coldPriors } from './coldCapacity';
 import { gaugePriors } from './gauge';
 import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
+import { packMassKg } from './packMass';
 import { type CellResistance, cellResistance, resistanceOhm, resistancePriors } from './resistance';
 import { standingPriors } from './standing';
 import { type PackThermals, packThermals, thermalPriors } from './thermal';
@@ -55,7 +56,7 @@ export function cellsOf(
     warmCapacityAh: labelAh * health * gaugeBendRatio,
     capacityLossPerK: coefficients.capacityLossPerK,
     hidden: hiddenCharge ?? coefficients.hiddenCharge,
-    thermals: packThermals(labelEnergyWh(battery), coefficients.packCoolingRatio),
+    thermals: packThermals(packMassKg(battery), coefficients.packCoolingRatio),
     restVoltagesV: restVoltagesV(chemistryOf(battery), battery.fullCellVoltageV),
     resistance: cellResistance({ capacityAh: labelAh, health }, coefficients),
   };

@@ -1,4 +1,5 @@
-import { type Battery, labelEnergyWh } from './battery';
+import type { Battery } from './battery';
+import { packMassKg } from './packMass';
 import { packThermals, warmedC } from './thermal';
 
 /** An inner pocket, and how much less a still pack takes up there than one in the wind of flight sheds (assumed). */
@@ -11,6 +12,6 @@ const stillShare = 0.4;
  * air 2 to 25). Example: 17 Wh at 6 °C → 13 °C after 10 min.
  */
 export function warmedInPocketC(battery: Battery, fromC: number, durationS: number): number {
-  const thermals = packThermals(labelEnergyWh(battery), stillShare);
+  const thermals = packThermals(packMassKg(battery), stillShare);
   return warmedC(thermals, fromC, pocketC, 0, durationS);
 }

@@ -1,5 +1,4 @@
 import { type Assumed, because } from '../units/assumed';
-import { packMassKg } from './packMass';
 
 export const thermalPriors = {
   packCoolingRatio: {
@@ -51,12 +50,10 @@ export interface PackThermals {
 }
 
 /**
- * How a pack holds and sheds heat in flight, from its energy on the label: mass at 210 Wh/kg, 1,000 J/kgK, shed to the
- * air that flows along it (all assumed). Example: 17 Wh → 81 g, 81 J/K, about 0.17 W/K, so it forgets its warmth in eight
- * minutes.
+ * How a pack holds and sheds heat in flight: 1,000 J/kgK, shed to the air that flows along it (all assumed). Example: 81 g
+ * (17 Wh), 81 J/K, about 0.17 W/K, so it forgets its warmth in eight minutes.
  */
-export function packThermals(labelWh: number, coolingRatio: number): PackThermals {
-  const massKg = packMassKg(labelWh);
+export function packThermals(massKg: number, coolingRatio: number): PackThermals {
   const edgeM = Math.cbrt(massKg / packDensityKgm3);
   const exposedM2 = exposedShare * flatness * 6 * edgeM ** 2;
   return {

@@ -1,7 +1,7 @@
 import { atmosphereOver, type Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
 import { laden } from '../aircraft/airframe';
-import { type Battery, labelEnergyWh } from '../battery/battery';
+import type { Battery } from '../battery/battery';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf, gaugeErrorSpread, trueGauge } from '../battery/gauge';
 import { packMassKg } from '../battery/packMass';
@@ -132,13 +132,17 @@ export function accessoriesKg({ aircraft, flight }: Pick<Flown, 'aircraft' | 'fl
 
 /** What another pack than the box's weighs more, kg; negative where it is lighter. Take-off mass is told with the box's pack. */
 export function otherPackKg({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): number {
-  return packMassKg(labelEnergyWh(battery)) - packMassKg(labelEnergyWh(soldWith({ aircraft, battery })));
+  const sold = soldWith({ aircraft, battery });
+  // A pack of the box's capacity is the box's, whatever it weighs: take-off mass was told with it.
+  return sold === battery ? 0 : packMassKg(battery) - packMassKg(sold);
 }
 
 /** The pack of the box's capacity, whatever its age: the box is solved with the cells it had as sold. */
 function soldWith({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): Battery {
   const ratedCapacityMah = aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah;
-  return ratedCapacityMah === battery.ratedCapacityMah ? battery : { ...battery, ratedCapacityMah };
+  return ratedCapacityMah === battery.ratedCapacityMah
+    ? battery
+    : { ...battery, ratedCapacityMah, massKg: null };
 }
 
 function atTakeoff(

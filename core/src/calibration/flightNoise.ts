@@ -6,8 +6,8 @@ import type { Outcome } from '../units/outcome';
 import { logTimes, type ReadyFlight, type StartOff } from './predicted';
 import { ofOneFlight } from './unknowns';
 
-/** How well the start is known that was noted of a flight, one deviation (assumed). */
-const startSpread = { temperatureK: 2, charge: roundingCharge } as const;
+/** How well the start is known that was noted of a flight, one deviation; a pack of which nobody noted it may be from a pocket (assumed). */
+const startSpread = { temperatureK: 2, unnotedTemperatureK: 8, charge: roundingCharge } as const;
 /** How a gauge is bent against the cell, as a share of time, and over how much of the gauge a bend reaches (assumed). */
 const gaugeBend = { fraction: bendPriors.gaugeBendRatio.spread, reachCharge: 0.3 } as const;
 /** The moment at which motors stop, as a share of time (assumed). */
@@ -45,7 +45,9 @@ export const usualNoise: NoiseLaw = (ready, box, world, middle) => {
     return moved(there).map((by) => by / step);
   });
   const started = [
-    moved(world, { temperatureK: startSpread.temperatureK }),
+    moved(world, {
+      temperatureK: ready.isStartNoted ? startSpread.temperatureK : startSpread.unnotedTemperatureK,
+    }),
     // Downwards, since no pack starts above full.
     moved(world, { charge: -startSpread.charge }),
   ];

@@ -34,6 +34,8 @@ export interface ReadyFlight {
   readonly id: string;
   readonly request: EstimateRequest;
   readonly marks: readonly Mark[];
+  /** Whether somebody noted how warm the pack lifted off; else it is taken as the air. */
+  readonly isStartNoted: boolean;
   /** Flights with the same one share what is solved from the box. */
   readonly boxKey: string;
 }
@@ -55,7 +57,13 @@ export function readyFlight(
     flight: { ...flown.flight, farthestM: 0, bearingDeg: 0 },
     policy: { kind: 'empty' },
   };
-  return { id: flown.id, request, marks: marksOf(flown), boxKey: JSON.stringify(boxBattery(request)) };
+  return {
+    id: flown.id,
+    request,
+    marks: marksOf(flown),
+    isStartNoted: flown.startTemperatureC != null,
+    boxKey: JSON.stringify(boxBattery(request)),
+  };
 }
 
 /** What is solved from the box in one world, once for each type of battery. */

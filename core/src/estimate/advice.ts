@@ -84,6 +84,7 @@ function remedyFor(code: BatteryCautionCode, request: EstimateRequest): Remedy |
       return toppedUp(request);
     case 'worn':
     case 'frozen-pack':
+    case 'hot-pack':
       return null;
   }
 }

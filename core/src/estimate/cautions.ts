@@ -14,7 +14,7 @@ import type { FlightEvent } from './events';
 import { type EstimateRequest, homeRule } from './request';
 import type { Simulation } from './simulate';
 
-export const batteryCautionCodes = ['frozen-pack', 'cold-pack', 'not-full', 'worn'] as const;
+export const batteryCautionCodes = ['frozen-pack', 'cold-pack', 'hot-pack', 'not-full', 'worn'] as const;
 export const flightCautionCodes = [
   'gust-below-wind',
   'gust-over-return-speed',
@@ -43,6 +43,8 @@ export interface Caution extends Sentence<CautionCode> {
 
 /** Cells give less and sag more below about 15 °C (common practice: makers ask for 20 °C, pilots hover until 15). */
 export const coldPackC = 15;
+/** From here on cells age fast, and makers forbid to charge them (common practice: 55 to 60 °C). */
+const hotPackC = 55;
 const notFullCharge = 0.9;
 /** Charge lost standing that is worth a word. */
 const worthSaying = 0.02;
@@ -56,7 +58,7 @@ const stillMps = 2;
 /** What a pilot should be told beside the figure, most pressing first. Thresholds are common practice. */
 export function cautions(request: EstimateRequest, simulation: Simulation): Caution[] {
   const found = [
-    ...packTemperature(request),
+    ...packTemperature(request, simulation),
     ...standing(request, simulation),
     ...wear(request, simulation.health),
     ...wind(request, simulation),
@@ -69,11 +71,20 @@ export function cautions(request: EstimateRequest, simulation: Simulation): Caut
 
 type Found = (Caution | false)[];
 
-function packTemperature({ battery, conditions }: EstimateRequest): Found {
+function packTemperature({ battery, conditions }: EstimateRequest, { end }: Simulation): Found {
+  const endC = end.touchdown.temperatureC;
   const packC = battery.startTemperatureC ?? conditions.airTemperatureC;
   return [
     packC < frozenBelowC && ofBattery('frozen-pack', 'Frozen pack: do not fly it, warm it slowly'),
     packC >= frozenBelowC && packC < coldPackC && ofBattery('cold-pack', 'Cold pack: warm it first'),
+    endC >= hotPackC &&
+      ofBattery(
+        'hot-pack',
+        'The pack lands at about {endC}: let it cool before it is charged or flown again',
+        {
+          endC,
+        },
+      ),
   ];
 }
 

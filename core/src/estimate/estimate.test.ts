@@ -292,6 +292,7 @@ describe('the band', () => {
     nominalVoltageV: 7.2,
     cellCount: 3,
     fullCellVoltageV: 4.2,
+    massKg: 0.15,
     chemistry: 'lithium-ion',
     cycles: 150,
     health: 0.9,

@@ -1,4 +1,5 @@
-import { type Belief, usualDraws } from '../belief/belief';
+import { type Belief, type DrawCount, usualDraws } from '../belief/belief';
+import { confidenceOf, type Policy } from '../reserve/policy';
 import { type Outcome, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import { asPlanned } from './asPlanned';
@@ -20,15 +21,22 @@ export const drawRanges = {
   seed: { label: 'Seed', unit: '', siPerUnit: 1, min: 0, max: 4_294_967_295, step: 1, whole: true },
 } as const satisfies Record<string, Quantity>;
 
+/** From here on so few of the usual draws lie beyond that four times as many are made: 0.99 would be told from five of them. */
+const manyDrawsFrom = 0.95;
+const manyDraws = 2048;
+
+/** The draws that a policy is answered from: the same on every screen. */
+export function drawsFor(policy: Policy): DrawCount {
+  return confidenceOf(policy) >= manyDrawsFrom ? { ...usualDraws, draws: manyDraws } : usualDraws;
+}
+
 /** What a request leaves open of the draws. */
-export function drawCountOf({
-  draws,
-  seed,
-}: {
-  readonly draws?: number | null;
-  readonly seed?: number | null;
-}) {
-  return { draws: draws ?? usualDraws.draws, seed: seed ?? usualDraws.seed };
+export function drawCountOf(
+  { draws, seed }: { readonly draws?: number | null; readonly seed?: number | null },
+  policy: Policy,
+): DrawCount {
+  const usual = drawsFor(policy);
+  return { draws: draws ?? usual.draws, seed: seed ?? usual.seed };
 }
 
 /** Estimates one battery with its band, from the draws of a belief. The same belief, the same answer. */

@@ -3,9 +3,14 @@ import { jayOnTheFell } from '../../fixtures/jay';
 import { drawnFlights } from './drawnFlights';
 import { estimate } from './estimate';
 
-const powers = (addedMassKg: number | null, ratedCapacityMah = 2350, attachedKg: number | null = null) => {
+const powers = (
+  addedMassKg: number | null,
+  ratedCapacityMah = 2350,
+  attachedKg: number | null = null,
+  massKg: number | null = null,
+) => {
   const aircraft = { ...jayOnTheFell.aircraft, advertisedCapacityMah: 2350, addedMassKg };
-  const battery = { ...jayOnTheFell.battery, ratedCapacityMah };
+  const battery = { ...jayOnTheFell.battery, ratedCapacityMah, massKg };
   const mix = [{ style: 'hover', share: 1 }] as const;
   const calm = { ...jayOnTheFell.conditions, wind: { speedMps: 0, fromDeg: 0, readingHeightM: 2 } };
   const flown = estimate(
@@ -40,6 +45,10 @@ test('a pack of twice the box’s energy is 86 g more to carry at 210 Wh/kg: mas
   const [boxW, largeW] = [powers(null), powers(null, 2 * ratedCapacityMah)];
   expect((largeW - electronicsW) / (boxW - electronicsW)).toBeCloseTo((1 + moreKg / 0.249) ** 1.5, 3);
   expect(powers(0.02, 2 * ratedCapacityMah)).toBeGreaterThan(largeW);
+  // Weighed, it counts as it was weighed; the box's own pack is in the take-off mass already.
+  const boxKg = ((ratedCapacityMah / 1000) * nominalVoltageV) / 210;
+  expect(powers(null, 2 * ratedCapacityMah, null, boxKg + 0.0249)).toBeCloseTo(powers(0.0249), 9);
+  expect(powers(null, ratedCapacityMah, null, 0.2) / boxW).toBeCloseTo(1, 1);
 });
 
 test('batteries of one aircraft that weigh differently share no flight: each draw of a band is flown with its own pack', () => {

@@ -1,10 +1,14 @@
 import fc from 'fast-check';
-import { boxDrawn } from '../../fixtures/beliefs';
+import { answered } from '../../fixtures/answered';
+import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { jayWith } from '../../fixtures/jay';
 import { holds } from '../../fixtures/seeds';
+import { usualDraws } from '../belief/belief';
 import { bandsOf } from './band';
 import { drawnFlights } from './drawnFlights';
+import { estimate } from './estimate';
 import { flightRemedies } from './flightRemedies';
+import { drawsFor } from './full';
 import { plannedTurnBack } from './plannedTurnBack';
 
 // A Jay far out downwind, where some draws do not come home.
@@ -83,4 +87,23 @@ test('where it does not come home by itself, by hand is named with its minutes; 
   const gale = windy(150, 4.5);
   const [both] = flightRemedies({ ...gale, flight: { ...gale.flight, bearingDeg: 240 } }, belief);
   expect(both?.plannedS).toBeGreaterThan(300);
+});
+
+test('a confidence of 0.95 and more is told from four times the draws: 0.99 from twenty of them, not from five', () => {
+  const of = (confidence: number) => drawsFor({ kind: 'touch-down-charge', confidence });
+  expect(of(0.9)).toEqual(usualDraws);
+  expect(of(0.99)).toEqual({ draws: 2048, seed: usualDraws.seed });
+});
+
+test('a pack that lands hot is told of; one that lands mild is not', () => {
+  const codes = (airTemperatureC: number, startTemperatureC: number) => {
+    const asked = jayWith({
+      conditions: { airTemperatureC },
+      battery: { startTemperatureC },
+      flight: { farthestM: 0 },
+    });
+    return answered(estimate(asked, boxMiddle)).cautions.map(({ code }) => code);
+  };
+  expect(codes(52, 58)).toContain('hot-pack');
+  expect(codes(20, 25)).not.toContain('hot-pack');
 });

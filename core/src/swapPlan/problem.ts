@@ -3,6 +3,7 @@ import { weatherAtHour } from '../air/hours';
 import type { LaunchPlace } from '../air/site';
 import { labelEnergyWh } from '../battery/battery';
 import { emptyToFullOf, fitsCharger } from '../battery/charging';
+import { packMassKg } from '../battery/packMass';
 import { takeoffCharge } from '../battery/standing';
 import { packThermals } from '../battery/thermal';
 import type { Belief } from '../belief/belief';
@@ -220,7 +221,7 @@ function packsOf(
       kinds.push({ aircraft: flying, battery });
     }
     const startC = battery.startTemperatureC ?? airC;
-    const { heatCapacityJpK, coolingWpK } = packThermals(labelEnergyWh(battery), stillShare);
+    const { heatCapacityJpK, coolingWpK } = packThermals(packMassKg(battery), stillShare);
     return {
       index,
       battery,

@@ -2,6 +2,7 @@ import {
   type Belief,
   beliefFrom,
   checkedKnowledge,
+  type DrawCount,
   drawCountOf,
   type EstimateRequest,
   estimateInFull,
@@ -45,7 +46,7 @@ interface Known {
 /** All that is reckoned for a request: pure, from plain values to plain values, so that any thread can do it. */
 export const jobs = {
   estimates({ fit, draws, seed, ...request }: EstimateRequest & Drawn & Known) {
-    return believed(fit, { draws, seed }, (belief) =>
+    return believed(fit, drawCountOf({ draws, seed }, request.policy), (belief) =>
       mapped(estimateInFull(withPack(request, fit), belief), (answer) => ({
         ...answer,
         cautions: answer.cautions.map(inSi),
@@ -53,7 +54,7 @@ export const jobs = {
     );
   },
   returns({ fit, draws, seed, ...request }: ReturnRequest & Drawn & Known) {
-    return believed(fit, { draws, seed }, (belief) =>
+    return believed(fit, drawCountOf({ draws, seed }, request.policy), (belief) =>
       mapped(returnInFull(withPack(request, fit), belief), returnInSi),
     );
   },
@@ -71,7 +72,7 @@ export const jobs = {
     for (const { id, fit } of request.aircraft as readonly (PlanAircraft & Known)[]) {
       const known = fit ? checkedKnowledge(fit) : success(fromTheBox);
       if (!known.ok) return known;
-      beliefs[id] = beliefFrom(known.value, drawCountOf({ draws, seed }));
+      beliefs[id] = beliefFrom(known.value, drawCountOf({ draws, seed }, request.policy));
     }
     return mapped(planSwaps(request, beliefs), planInSi);
   },
@@ -98,11 +99,11 @@ function withPack<Request extends { readonly batteryId?: string | null }>(
 /** By the fit that was sent, else from the box. */
 function believed<Answer>(
   fit: Taught | null | undefined,
-  drawn: Drawn,
+  drawn: DrawCount,
   answer: (belief: Belief) => Outcome<Answer>,
 ): Outcome<Answer> {
   const known = fit ? checkedKnowledge(fit) : success(fromTheBox);
-  return known.ok ? answer(beliefFrom(known.value, drawCountOf(drawn))) : known;
+  return known.ok ? answer(beliefFrom(known.value, drawn)) : known;
 }
 
 function mapped<From, To>(outcome: Outcome<From>, map: (value: From) => To): Outcome<To> {

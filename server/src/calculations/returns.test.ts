@@ -31,7 +31,9 @@ const post = (path: string, change: object = {}) =>
 
 test('returns and reaches: the same answers as the core gives in the browser, to the last digit', async () => {
   const wayHome = await post('returns', { draws: 64 }).expect(200);
-  const ours = returnInSi(answered(returnInFull(body, beliefFrom(fromTheBox, drawCountOf({ draws: 64 })))));
+  const ours = returnInSi(
+    answered(returnInFull(body, beliefFrom(fromTheBox, drawCountOf({ draws: 64 }, policy)))),
+  );
   expect(wayHome.body).toEqual(JSON.parse(JSON.stringify(ours)));
   expect(wayHome.body.turnBackCharge.planned).toBeGreaterThan(wayHome.body.turnBackCharge.p50);
   expect(wayHome.body.waysOut.map(({ kind }: { kind: string }) => kind)).toContain('land-elsewhere');

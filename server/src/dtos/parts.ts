@@ -90,6 +90,7 @@ export class PackDto implements Battery {
   @InRange(ranges.battery.nominalVoltageV) nominalVoltageV: number;
   @InRange(ranges.battery.cellCount) cellCount: number;
   @InRange(ranges.battery.fullCellVoltageV) fullCellVoltageV: number;
+  @InRange(ranges.battery.massKg, optional) massKg?: number | null;
   @OneOf(chemistries, optional) chemistry?: Chemistry | null;
   @InRange(ranges.battery.cycles, optional) cycles?: number | null;
   @InRange(ranges.battery.health, optional) health?: number | null;

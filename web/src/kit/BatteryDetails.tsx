@@ -5,6 +5,7 @@ import {
   chemistryOf,
   lineThrough,
   packAdvice,
+  packMassKg,
   ranges,
   usualDaysToStorage,
 } from '@acorn-tally/core';
@@ -93,6 +94,13 @@ export function BatteryDetails({ battery, packNow }: Props) {
         quantity={fields.fullCellVoltageV}
         value={pack.fullCellVoltageV}
         onChange={(fullCellVoltageV) => changePack({ fullCellVoltageV }, 'full cell')}
+      />
+      <QuantityField<number | null>
+        stacked
+        quantity={fields.massKg}
+        value={pack.massKg ?? null}
+        assumed={packMassKg({ ...pack, massKg: null })}
+        onChange={(massKg) => changePack({ massKg }, 'mass')}
       />
       <ChoiceField
         stacked

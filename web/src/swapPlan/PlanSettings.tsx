@@ -128,7 +128,7 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
           onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
         />
       </div>
-      <div>
+      <div className={styles.home}>
         <ComesHomeField
           stacked
           policy={shoot.policy}

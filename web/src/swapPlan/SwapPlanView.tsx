@@ -180,7 +180,7 @@ function PlanMain({ shoot, batteries, conditions, children }: MainProps) {
             {plan && now.fresh ? 'Looking for a better one …' : 'Placing the shots …'}{' '}
             <LinkButton onClick={now.stop}>Stop</LinkButton>
           </Note>
-          <Progress value={now.sought * 100} aria-label="Looked through so far" />
+          <Progress value={Math.round(now.sought * 100)} aria-label="Looked through so far" />
         </>
       )}
       {now.stopped && (

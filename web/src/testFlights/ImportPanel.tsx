@@ -151,7 +151,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
       </Note>
       {progress !== null && (
         <div className={styles.reading}>
-          <Progress value={progress * 100} aria-label="Read so far" />
+          <Progress value={Math.round(progress * 100)} aria-label="Read so far" />
           <LinkButton onClick={cancel}>Cancel</LinkButton>
         </div>
       )}

@@ -91,7 +91,7 @@ function Underway({ learning: { fitting } }: { readonly learning: Learning }) {
   return (
     <div className={styles.underway} role="status">
       <span>learning from them …</span>
-      <Progress value={progress * 100} aria-label="Learnt so far" />
+      <Progress value={Math.round(progress * 100)} aria-label="Learnt so far" />
       <LinkButton onClick={cancel}>Stop</LinkButton>
     </div>
   );

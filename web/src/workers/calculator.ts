@@ -7,6 +7,7 @@ import {
   bandsWithAdvice,
   beliefFrom,
   type Caution,
+  drawsFor,
   type EstimateRequest,
   estimateWithLedger,
   type FlightRemedy,
@@ -21,7 +22,6 @@ import {
   returnBand,
   type TurnTable,
   turnTable,
-  usualDraws,
 } from '@acorn-tally/core';
 import { expose } from 'comlink';
 
@@ -31,12 +31,13 @@ export interface DrawnAnswer extends BandAndAdvice {
   readonly cautions: readonly Caution[];
 }
 
-/** The belief this worker was last asked by: its draws are made once. */
+/** The belief this worker was last asked by, with the draws its pilot's confidence asks for: they are made once. */
 let held: { readonly key: string; readonly belief: Belief } | null = null;
 
-function believed(known: Knowledge): Belief {
-  const key = JSON.stringify(known);
-  if (held?.key !== key) held = { key, belief: beliefFrom(known, usualDraws) };
+function believed(known: Knowledge, { policy }: Pick<EstimateRequest, 'policy'>): Belief {
+  const draws = drawsFor(policy);
+  const key = JSON.stringify([known, draws]);
+  if (held?.key !== key) held = { key, belief: beliefFrom(known, draws) };
   return held.belief;
 }
 
@@ -44,7 +45,9 @@ function believed(known: Knowledge): Belief {
 const calculator = {
   /** Batteries of one aircraft and flight, which share most of the work. */
   flights(requests: readonly EstimateRequest[], known: Knowledge): (DrawnAnswer | null)[] {
-    const belief = believed(known);
+    const [first] = requests;
+    if (!first) return [];
+    const belief = believed(known, first);
     return bandsWithAdvice(requests, belief).map((answer, i) => {
       const planned = answer && asPlanned(requests[i] as EstimateRequest, belief, plannedIn(answer.band));
       return answer && { ...answer, cautions: planned?.ok ? planned.value.cautions : [] };
@@ -53,29 +56,30 @@ const calculator = {
 
   /** What helps a flight that is refused or not to be planned. */
   remedies(request: EstimateRequest, known: Knowledge): readonly FlightRemedy[] {
-    return flightRemedies(request, believed(known));
+    return flightRemedies(request, believed(known, request));
   },
 
   bands(requests: readonly EstimateRequest[], known: Knowledge): (Band | null)[] {
-    return bandsOf(requests, believed(known));
+    const [first] = requests;
+    return first ? bandsOf(requests, believed(known, first)) : [];
   },
 
   /** The band of the way home from one position. */
   returnBand(request: ReturnRequest, known: Knowledge): ReturnBand {
-    return returnBand(request, believed(known));
+    return returnBand(request, believed(known, request));
   },
 
   reaches(request: ReturnRequest, known: Knowledge): Reaches | null {
-    const outcome = reaches(request, believed(known));
+    const outcome = reaches(request, believed(known, request));
     return outcome.ok ? outcome.value : null;
   },
 
   turnTable(request: ReturnRequest, known: Knowledge): TurnTable {
-    return turnTable(request, believed(known));
+    return turnTable(request, believed(known, request));
   },
 
   ledger(request: EstimateRequest, known: Knowledge): readonly LedgerLine[] | null {
-    const outcome = estimateWithLedger(request, believed(known));
+    const outcome = estimateWithLedger(request, believed(known, request));
     return outcome.ok ? outcome.value.ledger : null;
   },
 };

@@ -2,6 +2,7 @@ import {
   type Belief,
   beliefFrom,
   contradictions,
+  drawsFor,
   type Knowledge,
   type Outcome,
   type PlanRequest,
@@ -10,15 +11,18 @@ import {
   plansOf,
   type SwapPlan,
   success,
-  usualDraws,
   type WhatHelps,
   whatHelps,
 } from '@acorn-tally/core';
 import { expose } from 'comlink';
 
-function beliefsOf(known: Readonly<Record<string, Knowledge>>): Record<string, Belief> {
+function beliefsOf(
+  known: Readonly<Record<string, Knowledge>>,
+  { policy }: Pick<PlanRequest, 'policy'>,
+): Record<string, Belief> {
+  const draws = drawsFor(policy);
   return Object.fromEntries(
-    Object.entries(known).map(([id, knowledge]) => [id, beliefFrom(knowledge, usualDraws)]),
+    Object.entries(known).map(([id, knowledge]) => [id, beliefFrom(knowledge, draws)]),
   );
 }
 
@@ -44,7 +48,7 @@ const planner = {
     sought: (share: number) => void,
   ): Outcome<SwapPlan> | null {
     if (contradictions(request).length > 0) return null;
-    const plans = plansOf(request, beliefsOf(known), inSteps(sought));
+    const plans = plansOf(request, beliefsOf(known, request), inSteps(sought));
     if (!plans.ok) return plans;
     let last: SwapPlan | null = null;
     for (const planned of plans.value) {
@@ -57,7 +61,7 @@ const planner = {
 
   /** What would help a plan, each thing tried. */
   helps(request: PlanRequest, known: Readonly<Record<string, Knowledge>>, plan: SwapPlan): WhatHelps {
-    return whatHelps(request, beliefsOf(known), plan);
+    return whatHelps(request, beliefsOf(known, request), plan);
   },
 };
 
