@@ -216,6 +216,17 @@ describe('what is learnt', () => {
     expect(drag.learned + moving.learned).toBeGreaterThan(0.2);
   });
 
+  test('a flight in the cold whose pack nobody noted teaches less than the same with its warmth noted', () => {
+    const one = new SyntheticAircraft(3, asSupposed).fly(['hover'], 0, 1);
+    const cold = { ...one.flight.conditions, airTemperatureC: -5 };
+    const learnt = (startTemperatureC: number | null) =>
+      parameter(
+        fitted(synthetic([{ ...one, flight: { ...one.flight, conditions: cold, startTemperatureC } }])),
+        'boxTimeRatio',
+      ).learned;
+    expect(learnt(null)).toBeLessThan(learnt(-5) - 0.002);
+  });
+
   test('hidden charge only from a test that noted 0 % and the end', () => {
     const before = flown(5, 2).map(({ flight }) => flight);
     const base = { aircraft: jayThatComesHome.aircraft, batteries: synthetic([]).batteries };

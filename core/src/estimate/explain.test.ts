@@ -92,6 +92,32 @@ describe('cautions', () => {
     answered(estimate(jayWith(change), boxMiddle)).cautions.map(({ code }) => code);
   const near = { flight: { farthestM: 20 }, conditions: { wind: calm } };
 
+  // Modes of a camera drone where the sheet is silent: slow 8, normal 12, fast 16 m/s; wind read where it flies, so it does not grow.
+  test('what drifts in the wind, passes its maker’s limit, or rests on hands is said', () => {
+    const wind = (speedMps: number, gustMps: number) => ({
+      wind: { speedMps, gustMps, fromDeg: 240, readingHeightM: 60 },
+    });
+    const slow = { mix: [{ style: 'slow' as const, share: 1 }] };
+    const hover = { mix: [{ style: 'hover' as const, share: 1 }] };
+    const byHand = { comesHome: 'by-hand-fast' as const };
+    expect(codes({ conditions: wind(4, 7.5), flight: slow })).not.toContain('style-may-drift');
+    expect(codes({ conditions: wind(4, 8.5), flight: slow })).toContain('style-may-drift');
+    expect(codes({ conditions: wind(11, 12), flight: hover, policy: byHand })).not.toContain(
+      'hover-needs-fast',
+    );
+    expect(codes({ conditions: wind(12.5, 13), flight: hover, policy: byHand })).toContain(
+      'hover-needs-fast',
+    );
+    const limit = { maxWindMps: 8 };
+    expect(codes({ aircraft: limit, conditions: wind(4, 7.5) })).not.toContain('over-wind-limit');
+    expect(codes({ aircraft: limit, conditions: wind(4, 8.5) })).toContain('over-wind-limit');
+    expect(codes({ conditions: wind(4, 5) })).not.toContain('home-by-hand');
+    expect(codes({ conditions: wind(4, 5), policy: byHand })).toContain('home-by-hand');
+    const lost = codes({ conditions: wind(10, 11), flight: hover, policy: byHand });
+    expect(lost).toContain('lost-link-drifts');
+    expect(lost).not.toContain('home-by-hand');
+  });
+
   test('a mild day close by has none', () => {
     expect(codes(near)).toEqual([]);
   });

@@ -91,7 +91,8 @@ test('where it does not come home by itself, by hand is named with its minutes; 
 
 test('a confidence of 0.95 and more is told from four times the draws: 0.99 from twenty of them, not from five', () => {
   const of = (confidence: number) => drawsFor({ kind: 'touch-down-charge', confidence });
-  expect(of(0.9)).toEqual(usualDraws);
+  expect(of(0.949)).toEqual(usualDraws);
+  expect(of(0.95).draws).toBe(2048);
   expect(of(0.99)).toEqual({ draws: 2048, seed: usualDraws.seed });
 });
 

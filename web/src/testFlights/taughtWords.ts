@@ -57,6 +57,8 @@ const words = (name: string, say: Writer['say']): Partial<Record<Learnable, Word
   packCoolingRatio: { name: () => 'How fast the packs cool, against a guess', ...asRatio },
   resistanceRatio: { name: () => 'Resistance of the cells, against the usual', ...asRatio },
   reversalCostRatio: { name: () => 'What a stop costs, against a guess', ...asRatio },
+  movingPowerRatio: { name: () => 'Power when moving, over one steady speed', ...asRatio },
+  manualPowerRatio: { name: () => 'Power of manual flying, over other flying', ...asRatio },
 });
 
 /** "more than", or "what" where the difference rounds to nothing. */
