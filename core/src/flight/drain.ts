@@ -3,6 +3,7 @@ import {
   type Cells,
   capacityAh,
   cellHeatW,
+  cellVoltageV,
   currentA,
   emptyCellVoltageV,
   loadCurrentA,
@@ -26,6 +27,8 @@ export interface DrainCurve {
  */
 const chargeStep = 0.1;
 const lowChargeStep = 0.05;
+/** A pack that warms by more in half a step takes a shorter one, since its resistance changes with it: a cold one at lift-off. */
+const mostWarmingK = 3;
 /** How finely the moment is sought at which the cell falls under 3.0 V. */
 const finestStep = 0.0001;
 
@@ -44,10 +47,16 @@ export function drain(cells: Cells, powerW: number, airC: number, start: CellSta
   note(curve, timeS, charge, temperatureC, powerW);
   let longestStep = chargeStep;
   while (charge > 0 && longestStep > finestStep) {
-    const step = Math.min(longestStep, stepToGrid(charge));
-    const halfS = ((step / 2) * 3600 * capacityAh(cells, temperatureC)) / ampere;
+    let step = Math.min(longestStep, stepToGrid(charge));
+    let halfS = ((step / 2) * 3600 * capacityAh(cells, temperatureC)) / ampere;
     const heatW = cellHeatW(cells, powerW, charge, ampere);
-    const halfC = warmedC(cells.thermals, temperatureC, airC, heatW, halfS);
+    let halfC = warmedC(cells.thermals, temperatureC, airC, heatW, halfS);
+    const warmingK = Math.abs(halfC - temperatureC);
+    if (warmingK > mostWarmingK) {
+      step *= mostWarmingK / warmingK;
+      halfS *= mostWarmingK / warmingK;
+      halfC = warmedC(cells.thermals, temperatureC, airC, heatW, halfS);
+    }
     const middleA = loadCurrentA(cells, powerW, charge - step / 2, halfC);
     const durationS = middleA > 0 ? (step * 3600 * capacityAh(cells, halfC)) / middleA : 0;
     const middleHeatW = cellHeatW(cells, powerW, charge - step / 2, middleA);
@@ -134,6 +143,15 @@ export function momentAtCharge(curve: DrainCurve, charge: number): CellState {
     charge,
     temperatureC: a.temperatureC + (b.temperatureC - a.temperatureC) * share,
   };
+}
+
+/** The first point of a drain at which a cell under load is down to some volts; null where none is. */
+export function momentAtVolts(cells: Cells, curve: DrainCurve, volts: number): CellState | null {
+  const index = curve.charge.findIndex((charge, i) => {
+    const [powerW, temperatureC] = [curve.powerW[i], curve.temperatureC[i]] as [number, number];
+    return cellVoltageV(cells, powerW, charge, temperatureC) <= volts;
+  });
+  return index < 0 ? null : moment(curve, index);
 }
 
 /** What is drawn when a drain passes a cell charge, W. */

@@ -47,12 +47,15 @@ export function whatHelps(
   };
   const isSpent = () => planner.problem.work.isSpent();
   const { mustsPlaced, nicesPlaced, takeoffs, endAt } = plan.figures;
+  const asIs = { takesPlaced: mustsPlaced + nicesPlaced, takeoffs, endAt };
   const startMs = Date.parse(request.startAt);
   return {
-    asIs: { takesPlaced: mustsPlaced + nicesPlaced, takeoffs, endAt },
-    changes: changesOf(request).flatMap(({ change, other }) =>
-      isSpent() ? [] : [{ change, outlook: tried(other) }],
-    ),
+    asIs,
+    changes: changesOf(request).flatMap(({ change, other }) => {
+      if (isSpent()) return [];
+      const outlook = tried(other);
+      return [{ change, outlook: isBroughtMore(change) && isLess(outlook, asIs) ? asIs : outlook }];
+    }),
     starts: hangsOnTheHour(request)
       ? shiftsMin.flatMap((minutes) => {
           if (isSpent()) return [];
@@ -61,6 +64,16 @@ export function whatHelps(
         })
       : [],
   };
+}
+
+/** What is brought more may stay in the bag. */
+function isBroughtMore({ code }: Sentence<HelpCode>): boolean {
+  return code === 'charger-more' || code === 'battery-more';
+}
+
+function isLess(one: Outlook, other: Outlook): boolean {
+  if (one.takesPlaced !== other.takesPlaced) return one.takesPlaced < other.takesPlaced;
+  return one.takeoffs > other.takeoffs;
 }
 
 interface Change {
