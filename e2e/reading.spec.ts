@@ -35,7 +35,7 @@ test('what was read is told against the spec sheet and taken over; the list is f
   await page.goto(`${app.url}/test-flights`);
   await page.getByRole('button', { name: /^Nutcracker 1/ }).click();
   await expect(page.getByText('Here it warned at 25 %')).toBeVisible();
-  await page.getByRole('button', { name: 'Take 25 % over' }).click();
+  await page.getByRole('button', { name: 'Use 25 %' }).click();
   await expect(page.getByText('Here it warned at 25 %')).toHaveCount(0);
   await page.keyboard.press('Control+z');
   await expect(page.getByText('Here it warned at 25 %')).toBeVisible();

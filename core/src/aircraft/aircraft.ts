@@ -35,8 +35,12 @@ export interface Aircraft {
   readonly returnHolds?: ReturnHolds | null;
   /** The wind its maker lets it be flown in. */
   readonly maxWindMps?: number | null;
+  /** The height above the sea its maker lets it be flown at. */
+  readonly maxElevationM?: number | null;
   readonly lowWarningCharge?: number | null;
   readonly forcedLandingCharge?: number | null;
+  /** What its own call to return keeps beyond the way home in still air and its forced landing. */
+  readonly ownCallMarginCharge?: number | null;
   readonly hiddenCharge?: number | null;
   readonly landInPlaceRadiusM?: number | null;
   readonly lowReturnRadiusM?: number | null;
@@ -106,8 +110,10 @@ export const aircraftRanges = {
   returnSpeedMps: metresPerSecond('Return speed', 1, 30),
   returnSpeedPushedMps: metresPerSecond('Return speed, stick pushed', 1, 40),
   maxWindMps: metresPerSecond('Wind limit of its maker', 1, 40),
+  maxElevationM: metres('Height limit of its maker', 500, 9000),
   lowWarningCharge: percent('Low warning', 0.1, 0.5),
   forcedLandingCharge: percent('Forced landing', 0, 0.2),
+  ownCallMarginCharge: percent('Margin of its own call', 0, 0.3),
   hiddenCharge: percent('Hidden below 0 %', 0, 0.15),
   landInPlaceRadiusM: metres('Lands where it is within', 0, 100),
   lowReturnRadiusM: metres('Returns low within', 0, 200),

@@ -19,10 +19,12 @@ const battery: Battery = {
   startCharge: 1,
 };
 
-test('three chemistries from the label (common practice: 4.35–4.40 V full; 3.7 V; 3.6 V nominal)', () => {
+test('three chemistries from the label (common practice: 4.35–4.40 V full; 3.7 V; 3.6 V nominal; lithium-ion charged high)', () => {
   expect(chemistryOf(battery)).toBe('high-voltage lithium-polymer');
   expect(chemistryOf({ nominalVoltageV: 22.2, cellCount: 6, fullCellVoltageV: 4.2 })).toBe('lithium-polymer');
   expect(chemistryOf({ nominalVoltageV: 7.2, cellCount: 2, fullCellVoltageV: 4.2 })).toBe('lithium-ion');
+  expect(chemistryOf({ nominalVoltageV: 14.76, cellCount: 4, fullCellVoltageV: 4.25 })).toBe('lithium-ion');
+  expect(chemistryOf({ nominalVoltageV: 7.32, cellCount: 2, fullCellVoltageV: 4.3 })).toBe('lithium-ion');
 });
 
 test('rest voltage ends at the full cell and rises all the way (seed 43)', () => {
@@ -38,12 +40,24 @@ test('rest voltage ends at the full cell and rises all the way (seed 43)', () =>
   );
 });
 
-test('resistance: 30 mΩ at 2.25 Ah and 25 °C; cold is more, and so is nearly empty (Arrhenius, by hand)', () => {
+test('resistance: 90 mΩ at 1 Ah are 40 at 2.25 Ah and 25 °C; cold is more, and so is nearly empty (Arrhenius, by hand)', () => {
   const cells = cellsOf(battery, 1, null, usual);
-  expect(resistanceOhm(cells.resistance, 0.5, 25)).toBeCloseTo(0.03, 9);
+  expect(resistanceOhm(cells.resistance, 0.5, 25)).toBeCloseTo(0.04, 9);
   // exp(25000/8.314·(1/273.15 − 1/298.15)) = 2.517.
-  expect(resistanceOhm(cells.resistance, 0.5, 0) / 0.03).toBeCloseTo(2.517, 3);
-  expect(resistanceOhm(cells.resistance, 0, 25)).toBeCloseTo(0.06, 9);
+  expect(resistanceOhm(cells.resistance, 0.5, 0) / 0.04).toBeCloseTo(2.517, 3);
+  expect(resistanceOhm(cells.resistance, 0, 25)).toBeCloseTo(0.08, 9);
+});
+
+// Direct-current resistance of cells as their makers and testers give it (from memory): pouch cells for high current 1.5 to 4 mΩ at
+// 5 Ah, round lithium-ion cells for power tools 12 to 20 mΩ at 3 Ah; a flight of minutes sees some two times that.
+test.each([
+  ['lithium-polymer', 3.7, 4.2, 0.0075, 0.04],
+  ['lithium-ion', 3.6, 4.2, 0.036, 0.12],
+] as const)('%s resists as such cells do, Ω·Ah', (_, nominalVoltageV, fullCellVoltageV, least, most) => {
+  const ofOneAh = { ...battery, ratedCapacityMah: 1000, cellCount: 1, nominalVoltageV, fullCellVoltageV };
+  const { warmOhm } = cellsOf(ofOneAh, 1, null, usual).resistance;
+  expect(warmOhm).toBeGreaterThan(least);
+  expect(warmOhm).toBeLessThan(most);
 });
 
 // Ecker et al., J. Electrochem. Soc. 162 (2015) A1836, a 7.5 Ah pouch cell: electrolyte 17.1 kJ/mol, charge transfer 53.4 at the
@@ -53,7 +67,7 @@ test.each([10, 0, -10, -20])(
   'at %d °C the resistance lies between that of the electrolyte alone and that of a cell at small current (Ecker et al. 2015)',
   (temperatureC) => {
     const cells = cellsOf(battery, 1, null, usual);
-    const ours = resistanceOhm(cells.resistance, 0.5, temperatureC) / 0.03;
+    const ours = resistanceOhm(cells.resistance, 0.5, temperatureC) / 0.04;
     const growth = (joule: number) => Math.exp((joule / 8.314) * (1 / (temperatureC + 273.15) - 1 / 298.15));
     const electrolyte = growth(17_100);
     const atSmallCurrent = (2 * electrolyte + (growth(53_400) + growth(43_600)) / 2) / 3;
@@ -103,7 +117,8 @@ test('more power than the cells can give is no current at all, not NaN: above OC
   const ohm = resistanceOhm(cells.resistance, 1, 25);
   const mostW = (2 * openCircuitV(cells.restVoltagesV, 1) ** 2) / (4 * ohm);
   expect(loadCurrentA(cells, mostW * 1.001, 1, 25)).toBe(0);
-  expect(loadCurrentA(cells, mostW * 0.999, 1, 25)).toBeGreaterThan(60);
+  // There the current is OCV/2R.
+  expect(loadCurrentA(cells, mostW * 0.999, 1, 25) / (4.4 / (2 * ohm))).toBeGreaterThan(0.96);
   // Long before that the cell falls under 3.0 V, and the aircraft with it.
   expect(currentA(cells, mostW * 0.999, 1, 25)).toBe(0);
   expect(currentA(cells, 200, 1, 25)).toBeGreaterThan(0);
@@ -116,19 +131,32 @@ test('gauge and cell charge are inverse; 0 % on the gauge leaves what is hidden'
     expect(gaugeOf(cellChargeOf(gauge, 0.07), 0.07)).toBeCloseTo(gauge, 12);
 });
 
-test('wear: 80 % left after 300 cycles (common practice), measured health wins, and it has a floor', () => {
-  expect(healthOf({ cycles: 300 }, 0)).toBeCloseTo(0.8, 12);
-  expect(healthOf({ cycles: 150 }, 0)).toBeCloseTo(0.9, 12);
-  expect(healthOf({ cycles: 300, health: 0.93 }, 0)).toBe(0.93);
-  expect(healthOf({ cycles: 2000 }, 0)).toBe(0.4);
+const worn = (part: Partial<Battery>): Battery => ({ ...battery, ...part });
+
+test('wear: 80 % left after 250 cycles, 130 of a racing pack, 450 of a lithium-ion one (common practice); measured health wins, and it has a floor', () => {
+  expect(healthOf(worn({ cycles: 250 }), 0)).toBeCloseTo(0.8, 12);
+  expect(healthOf(worn({ cycles: 130, chemistry: 'lithium-polymer' }), 0)).toBeCloseTo(0.8, 12);
+  expect(healthOf(worn({ cycles: 450, chemistry: 'lithium-ion' }), 0)).toBeCloseTo(0.8, 12);
+  expect(healthOf(worn({ cycles: 250, health: 0.93 }), 0)).toBe(0.93);
+  expect(healthOf(worn({ cycles: 2000 }), 0)).toBe(0.4);
 });
 
-// One deviation by hand: the label's 3 % and 40 % of the wear, √(0.03² + (0.4 · 0.2 / 0.8)²) = 0.1044; a measurement, 3 %.
-test('a health is one unknown with a spread, wider with wear, and a measured one has its own', () => {
-  expect(Math.log(healthOf({ cycles: 300 }, 1) / 0.8)).toBeCloseTo(0.1044, 4);
-  expect(Math.log(healthOf({ cycles: 0 }, -2))).toBeCloseTo(-0.06, 9);
-  expect(Math.log(healthOf({ cycles: 300, health: 0.93 }, 1) / 0.93)).toBeCloseTo(0.03, 9);
-  expect(healthOf({ cycles: 2000 }, -3)).toBe(0.4);
+test('years take capacity too: 5 to 9 % in three (Schmalstieg et al., J. Power Sources 2014), beside what cycles take', () => {
+  const inThree = 1 - healthOf(worn({ cycles: 0, ageYears: 3 }), 0);
+  expect(inThree).toBeGreaterThan(0.05);
+  expect(inThree).toBeLessThan(0.09);
+  expect(healthOf(worn({ cycles: 125, ageYears: 3 }), 0)).toBeCloseTo(0.9 - inThree, 12);
+  expect(healthOf(worn({ health: 0.93, ageYears: 3 }), 0)).toBe(0.93);
+});
+
+// One deviation by hand: the label's 3 % and 40 % of the wear, √(0.03² + (0.4 · 0.2 / 0.8)²) = 0.1044; a measurement, 3 %; of three
+// years 0.035 · 3^¾ = 0.0798, half of it over 0.9202 is 0.0434, with the label's 3 % 0.0527.
+test('a health is one unknown with a spread, wider with wear and with age, and a measured one has its own', () => {
+  expect(Math.log(healthOf(worn({ cycles: 250 }), 1) / 0.8)).toBeCloseTo(0.1044, 4);
+  expect(Math.log(healthOf(worn({ cycles: 0, ageYears: 3 }), 1) / 0.9202)).toBeCloseTo(0.0527, 3);
+  expect(Math.log(healthOf(worn({ cycles: 0 }), -2))).toBeCloseTo(-0.06, 9);
+  expect(Math.log(healthOf(worn({ cycles: 250, health: 0.93 }), 1) / 0.93)).toBeCloseTo(0.03, 9);
+  expect(healthOf(worn({ cycles: 2000 }), -3)).toBe(0.4);
 });
 
 test('what a pack sheds: 17.3 Wh are 82 g, a flat box of 86 cm², six tenths of it in the wash (a face and the ends lie in the bay): 0.171 W/K, by hand', () => {

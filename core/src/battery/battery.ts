@@ -14,14 +14,19 @@ export interface Battery {
   /** Told from the voltages when absent. */
   readonly chemistry?: Chemistry | null;
   readonly cycles?: number | null;
-  /** Capacity left as a fraction of the label; assumed from the cycles when absent. */
+  /** Years since it was bought; no wear by age where absent. */
+  readonly ageYears?: number | null;
+  /** Capacity left as a fraction of the label; assumed from cycles and age when absent. */
   readonly health?: number | null;
   /** Gauge at take-off; with days since the charge, what it was charged to then. */
   readonly startCharge: number;
   /** Days it has stood since it was charged; none when absent. */
   readonly daysSinceCharge?: number | null;
-  /** Days after which a smart pack has brought itself to storage charge; 0 for one that never does. */
+  /** Days after which a smart pack has brought itself to storage charge; 0 for one that never does. By its kind where absent. */
   readonly daysToStorage?: number | null;
+  /** Volts of a cell under load at which the pilot lands, whatever the gauge shows, and to which no cell may come. */
+  readonly landCellVoltageV?: number | null;
+  readonly neverCellVoltageV?: number | null;
   /** The pack's own temperature at take-off; the air's when absent. */
   readonly startTemperatureC?: number | null;
 }
@@ -41,9 +46,19 @@ export const batteryRanges = {
   fullCellVoltageV: { label: 'Full cell', unit: 'V', siPerUnit: 1, min: 4.1, max: 4.5, step: 0.05 },
   massKg: { label: 'Mass', unit: 'g', siPerUnit: 0.001, min: 0.005, max: 10, step: 1 },
   cycles: { label: 'Cycles', unit: '', siPerUnit: 1, min: 0, max: 2000, step: 1, whole: true },
+  ageYears: { label: 'Age', unit: 'years', siPerUnit: 1, min: 0, max: 30, step: 0.5 },
   health: { label: 'Health', unit: '%', siPerUnit: 0.01, min: 0.4, max: 1.1, step: 1 },
   startCharge: { label: 'Start charge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
   daysSinceCharge: { label: 'Days since charged', unit: 'd', siPerUnit: 1, min: 0, max: 365, step: 1 },
   daysToStorage: { label: 'Days to storage', unit: 'd', siPerUnit: 1, min: 0, max: 30, step: 1 },
+  landCellVoltageV: { label: 'Land at, per cell', unit: 'V', siPerUnit: 1, min: 2.5, max: 3.9, step: 0.05 },
+  neverCellVoltageV: {
+    label: 'Never below, per cell',
+    unit: 'V',
+    siPerUnit: 1,
+    min: 2.5,
+    max: 3.9,
+    step: 0.05,
+  },
   startTemperatureC: { label: 'Pack temperature', unit: '°C', siPerUnit: 1, min: -30, max: 60, step: 1 },
 } as const satisfies Record<string, Quantity>;

@@ -51,14 +51,15 @@ export function cellsOf(
   gaugeBendRatio = 1,
 ): Cells {
   const labelAh = battery.ratedCapacityMah / 1000;
+  const chemistry = chemistryOf(battery);
   return {
     cellCount: battery.cellCount,
     warmCapacityAh: labelAh * health * gaugeBendRatio,
     capacityLossPerK: coefficients.capacityLossPerK,
     hidden: hiddenCharge ?? coefficients.hiddenCharge,
     thermals: packThermals(packMassKg(battery), coefficients.packCoolingRatio),
-    restVoltagesV: restVoltagesV(chemistryOf(battery), battery.fullCellVoltageV),
-    resistance: cellResistance({ capacityAh: labelAh, health }, coefficients),
+    restVoltagesV: restVoltagesV(chemistry, battery.fullCellVoltageV),
+    resistance: cellResistance({ chemistry, capacityAh: labelAh, health }, coefficients),
   };
 }
 

@@ -43,22 +43,33 @@ export function keptTemperatureC(keptAt: KeptPlace, airC: number): number | null
 }
 
 const msPerDay = 86_400_000;
+const daysPerYear = 365.25;
 
 /** Days from one instant to a later one; 0 when it is not later. */
 export function daysBetween(from: string, to: string): number {
   return Math.max(0, (Date.parse(to) - Date.parse(from)) / msPerDay);
 }
 
-/** The pack as it will be at an hour: how long it will have stood by then, and how warm it will be where it waits. */
+/** The pack as old as it is at an instant, where somebody noted when it was bought. */
+export function agedPack(
+  { pack, keeping }: { readonly pack: Battery; readonly keeping?: BatteryKeeping | null },
+  at: string,
+): Battery {
+  if (!keeping?.boughtOn) return pack;
+  return { ...pack, ageYears: daysBetween(keeping.boughtOn, at) / daysPerYear };
+}
+
+/** The pack as it will be at an hour: how old, how long it will have stood by then, and how warm it will be where it waits. */
 export function packAt(
   pack: Battery,
   keeping: BatteryKeeping | null | undefined,
   at: string,
   airC: number,
 ): Battery {
+  const aged = agedPack({ pack, keeping }, at);
   const keptC = keeping?.keptAt ? keptTemperatureC(keeping.keptAt, airC) : null;
   return {
-    ...pack,
+    ...aged,
     daysSinceCharge: keeping?.chargedAt
       ? Math.min(365, daysBetween(keeping.chargedAt, at))
       : (pack.daysSinceCharge ?? null),

@@ -126,8 +126,19 @@ test('to even out wear: the charged ones first, of those the fewest cycles, of e
   ]);
 });
 
-test('wear from cycles: about 20 % by 300 (common practice)', () => {
-  expect(usualHealth({ cycles: 300 })).toBeCloseTo(0.8, 9);
+test('a pack ages from the day it was bought; without one nothing is taken for years', () => {
+  const threeYearsOn = '2026-03-01T12:00:00Z';
+  const old = packAt(jay, { boughtOn: '2023-03-01' }, threeYearsOn, 10);
+  expect(old.ageYears).toBeCloseTo(3, 2);
+  expect(usualHealth(old)).toBeLessThan(usualHealth(packAt(jay, {}, threeYearsOn, 10)) - 0.05);
+});
+
+test('a plain pack has nothing to shed its charge with, others bring themselves to storage in five days (common practice)', () => {
+  const left = { startCharge: 1, daysSinceCharge: 5 };
+  expect(takeoffCharge(with_(left), usual)).toBeCloseTo(0.6, 9);
+  const plain = with_({ ...left, nominalVoltageV: 7.4, fullCellVoltageV: 4.2 });
+  expect(takeoffCharge(plain, usual)).toBeGreaterThan(0.99);
+  expect(takeoffCharge({ ...plain, daysToStorage: 5 }, usual)).toBeCloseTo(0.6, 9);
 });
 
 test('a pocket warms a cold pack towards the body, faster at first, never past it', () => {

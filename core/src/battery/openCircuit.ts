@@ -32,16 +32,21 @@ function evenNodes(volts: readonly number[]): number[] {
   });
 }
 
+/** What tells the chemistry of a pack. */
+export type PackLabel = Pick<Battery, 'nominalVoltageV' | 'cellCount' | 'fullCellVoltageV' | 'chemistry'>;
+
+/** Nominal over full voltage: polymer cells have 0.87 to 0.88 of it, lithium-ion ones 0.85 to 0.868 (labels of the trade, from memory). */
+const ionBelow = 0.869;
+
 /**
- * The chemistry as told, or as it shows in two numbers of the label: cells charged above 4.25 V are high-voltage; else 3.65 V nominal and
- * less is lithium-ion, more is lithium-polymer.
+ * The chemistry as told, or as it shows in two numbers of the label: cells of little nominal voltage for their full one are lithium-ion; of
+ * the others those charged above 4.25 V are high-voltage.
  */
-export function chemistryOf(
-  battery: Pick<Battery, 'nominalVoltageV' | 'cellCount' | 'fullCellVoltageV' | 'chemistry'>,
-): Chemistry {
+export function chemistryOf(battery: PackLabel): Chemistry {
   if (battery.chemistry) return battery.chemistry;
-  if (battery.fullCellVoltageV > 4.25) return 'high-voltage lithium-polymer';
-  return battery.nominalVoltageV / battery.cellCount > 3.65 ? 'lithium-polymer' : 'lithium-ion';
+  const nominalOverFull = battery.nominalVoltageV / battery.cellCount / battery.fullCellVoltageV;
+  if (nominalOverFull < ionBelow) return 'lithium-ion';
+  return battery.fullCellVoltageV > 4.25 ? 'high-voltage lithium-polymer' : 'lithium-polymer';
 }
 
 /**

@@ -1,6 +1,7 @@
 import { type Assumed, because } from '../units/assumed';
 import { molarGasConstant } from '../units/physics';
 import { kelvin } from '../units/temperature';
+import type { Chemistry } from './battery';
 
 export const resistancePriors = {
   resistanceRatio: {
@@ -9,8 +10,8 @@ export const resistancePriors = {
     kind: 'relative',
     scope: 'aircraft',
     because: because(
-      'assumed: {cellOhm} a cell at 2.25 Ah and {warmC}, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
-      { cellOhm: 0.03, warmC: 25 },
+      'assumed, from memory of what packs sag by in flight: a cell of 1 Ah has {cameraOhm} in a high-voltage pack, {racingOhm} in a plain one made for racing and {ionOhm} in a lithium-ion one at {warmC}, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
+      { cameraOhm: 0.09, racingOhm: 0.02, ionOhm: 0.045, warmC: 25 },
     ),
     betterBy: 'cold-test',
   },
@@ -27,7 +28,17 @@ export const resistancePriors = {
   },
 } as const satisfies Record<string, Assumed>;
 
-const reference = { resistanceOhm: 0.03, capacityAh: 2.25, temperatureK: 298.15 } as const;
+const referenceK = 298.15;
+
+/**
+ * Resistance times capacity of a cell at 25 °C under a flight's current, Ω·Ah: packs of camera drones are made for energy, plain ones
+ * for racing for current (assumed, from memory of what they sag by).
+ */
+const ohmAh: Readonly<Record<Chemistry, number>> = {
+  'high-voltage lithium-polymer': 0.09,
+  'lithium-polymer': 0.02,
+  'lithium-ion': 0.045,
+};
 
 /** A cell's resistance at 25 °C and well charged, and how it grows in the cold, Ea/R in kelvin. */
 export interface CellResistance {
@@ -37,11 +48,10 @@ export interface CellResistance {
 
 /** A worn cell has more, about 60 % more at 80 % health (assumed). */
 export function cellResistance(
-  cell: { readonly capacityAh: number; readonly health: number },
+  cell: { readonly chemistry: Chemistry; readonly capacityAh: number; readonly health: number },
   coefficients: { readonly resistanceRatio: number; readonly activationEnergyJpmol: number },
 ): CellResistance {
-  const freshOhm =
-    (reference.resistanceOhm * reference.capacityAh * coefficients.resistanceRatio) / cell.capacityAh;
+  const freshOhm = (ohmAh[cell.chemistry] * coefficients.resistanceRatio) / cell.capacityAh;
   return {
     warmOhm: freshOhm * (1 + 3 * Math.max(0, 1 - cell.health)),
     activationK: coefficients.activationEnergyJpmol / molarGasConstant,
@@ -53,7 +63,7 @@ export function cellResistance(
  * Management Systems vol. 1, ch. 2). Below 15 % charge it rises, to double at 0 % (assumed).
  */
 export function resistanceOhm(cell: CellResistance, charge: number, temperatureC: number): number {
-  const cold = Math.exp(cell.activationK * (1 / kelvin(temperatureC) - 1 / reference.temperatureK));
+  const cold = Math.exp(cell.activationK * (1 / kelvin(temperatureC) - 1 / referenceK));
   const below = Math.max(0, 0.15 - Math.max(0, charge)) / 0.15;
   return cell.warmOhm * cold * (1 + below * below);
 }

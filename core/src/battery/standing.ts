@@ -1,5 +1,6 @@
 import type { Assumed, ValuesOf } from '../units/assumed';
 import type { Battery } from './battery';
+import { chemistryOf, type PackLabel } from './openCircuit';
 
 export const standingPriors = {
   standingLossRatio: {
@@ -16,7 +17,17 @@ export type StandingCoefficients = ValuesOf<typeof standingPriors>;
 
 /** Where a smart pack stops shedding charge (common practice), and when, where its sheet does not say. */
 export const storageCharge = 0.6;
-export const usualDaysToStorage = 5;
+const smartDaysToStorage = 5;
+
+/** What stands for an empty field: a plain pack has no electronics to shed charge with, others do (common practice). */
+export function usualDaysToStorage(battery: PackLabel): number {
+  return chemistryOf(battery) === 'lithium-polymer' ? 0 : smartDaysToStorage;
+}
+
+/** Days in which a pack brings itself to storage charge; 0 where it never does. */
+export function daysToStorageOf(battery: Battery): number {
+  return battery.daysToStorage ?? usualDaysToStorage(battery);
+}
 
 /** What a full pack shows at take-off: start-up and the wait for satellites cost a percent or two (common practice). */
 export const chargedFull = 0.99;
@@ -67,6 +78,5 @@ export function daysUntilStorage(charge: number, daysToStorage: number): number 
 export function takeoffCharge(battery: Battery, { standingLossRatio }: StandingCoefficients): number {
   const days = battery.daysSinceCharge ?? 0;
   if (!(days > 0)) return battery.startCharge;
-  const daysToStorage = battery.daysToStorage ?? usualDaysToStorage;
-  return chargeAfterStanding(battery.startCharge, days * standingLossRatio, daysToStorage);
+  return chargeAfterStanding(battery.startCharge, days * standingLossRatio, daysToStorageOf(battery));
 }

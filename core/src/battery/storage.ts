@@ -1,6 +1,6 @@
 import { type Sentence, sentence } from '../units/sentence';
 import type { Battery } from './battery';
-import { daysUntilStorage, type StandingCoefficients, takeoffCharge, usualDaysToStorage } from './standing';
+import { daysToStorageOf, daysUntilStorage, type StandingCoefficients, takeoffCharge } from './standing';
 
 export interface StorageAdvice
   extends Sentence<'stored' | 'sheds-itself' | 'full-too-long' | 'nearly-empty' | 'ready' | 'part-charged'> {
@@ -22,8 +22,7 @@ const fullDays = 3;
  */
 export function storageAdvice(pack: Battery, coefficients: StandingCoefficients): StorageAdvice {
   const charge = takeoffCharge(pack, coefficients);
-  const daysToStorage = pack.daysToStorage ?? usualDaysToStorage;
-  const untilStorage = daysUntilStorage(charge, daysToStorage);
+  const untilStorage = daysUntilStorage(charge, daysToStorageOf(pack));
   if (charge < leastCharge)
     return act(
       sentence('nearly-empty', 'At {nowCharge}: charge it to about 60 % soon', { nowCharge: charge }),
@@ -46,5 +45,5 @@ const leave = (said: Sentence<StorageAdvice['code']>): StorageAdvice => ({ ...sa
 
 /** When a pack will have brought itself to storage charge, in days from now; null if it never does, 0 if it is there. */
 export function storageInDays(pack: Battery, coefficients: StandingCoefficients): number | null {
-  return daysUntilStorage(takeoffCharge(pack, coefficients), pack.daysToStorage ?? usualDaysToStorage);
+  return daysUntilStorage(takeoffCharge(pack, coefficients), daysToStorageOf(pack));
 }

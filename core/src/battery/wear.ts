@@ -1,14 +1,25 @@
 import type { Assumed } from '../units/assumed';
-import type { Battery } from './battery';
+import type { Battery, Chemistry } from './battery';
+import { chemistryOf, type PackLabel } from './openCircuit';
 
-/** What the health of one battery is guessed from: its cycles, its label, or one measurement. */
+/** What the health of one battery is guessed from: its cycles and its age, its label, or one measurement. */
 export const healthGuesses = {
   wearPerCycle: {
-    value: 0.2 / 300,
+    value: 0.2 / 250,
     spread: 0.4,
     kind: 'relative',
     scope: 'battery',
-    because: 'assumed: about 20 % of the capacity by 300 cycles; packs differ widely',
+    because:
+      'assumed: about 20 % of the capacity by 250 cycles; a plain pack made for racing comes there by 130, a lithium-ion one by 450; packs differ widely',
+    betterBy: 'pack-test',
+  },
+  ageLoss: {
+    value: 0.035,
+    spread: 0.5,
+    kind: 'relative',
+    scope: 'battery',
+    because:
+      'assumed: cells lose capacity by standing too, about as years to the power of ¾ (Schmalstieg et al., J. Power Sources 2014, from memory): some 8 % in three years',
     betterBy: 'pack-test',
   },
   capacityRatio: {
@@ -44,10 +55,19 @@ export const healthPriors = {
 
 const leastHealth = 0.4;
 
-type HealthSigns = Pick<Battery, 'health' | 'cycles'>;
+type HealthSigns = PackLabel & Pick<Battery, 'health' | 'cycles' | 'ageYears'>;
+
+/** Cycles until 80 % of the capacity is left, over those of a high-voltage pack: 130 and 450 for 250 (assumed, common practice). */
+const wearRatio: Readonly<Record<Chemistry, number>> = {
+  'high-voltage lithium-polymer': 1,
+  'lithium-polymer': 250 / 130,
+  'lithium-ion': 250 / 450,
+};
+/** The power of the years that a standing cell ages by (Schmalstieg et al. 2014). */
+const agePower = 0.75;
 
 /**
- * Capacity left as a fraction of the label: measured where it was, else new less wear per cycle × cycles; 0.4 at least.
+ * Capacity left as a fraction of the label: measured where it was, else new less what cycles and years took; 0.4 at least.
  * Log-normal about that middle, so many of its deviations above it.
  */
 export function healthOf(battery: HealthSigns, healthDeviations: number): number {
@@ -55,15 +75,27 @@ export function healthOf(battery: HealthSigns, healthDeviations: number): number
   return Math.max(leastHealth, middle * Math.exp(healthSpread(battery) * healthDeviations));
 }
 
-/** The health believed of a pack from its measurement or its cycles alone. */
-export function usualHealth({ health, cycles }: HealthSigns): number {
-  return health ?? Math.max(leastHealth, 1 - healthGuesses.wearPerCycle.value * (cycles ?? 0));
+/** The health believed of a pack from its measurement, or from its cycles and its age. */
+export function usualHealth(battery: HealthSigns): number {
+  return battery.health ?? Math.max(leastHealth, 1 - lostByCycles(battery) - lostByAge(battery));
 }
 
-/** One deviation of ln(health): of the measurement, or of the label and the wear together. */
+function lostByCycles(battery: HealthSigns): number {
+  return healthGuesses.wearPerCycle.value * wearRatio[chemistryOf(battery)] * (battery.cycles ?? 0);
+}
+
+function lostByAge({ ageYears }: HealthSigns): number {
+  return healthGuesses.ageLoss.value * (ageYears ?? 0) ** agePower;
+}
+
+/** One deviation of ln(health): of the measurement, or of the label, the wear and the age together. */
 export function healthSpread(battery: HealthSigns): number {
   if (battery.health != null) return healthGuesses.measuredHealthRatio.spread;
-  const { value, spread } = healthGuesses.wearPerCycle;
-  const ofWear = (spread * value * (battery.cycles ?? 0)) / usualHealth(battery);
-  return Math.hypot(healthGuesses.capacityRatio.spread, ofWear);
+  const health = usualHealth(battery);
+  const { wearPerCycle, ageLoss, capacityRatio } = healthGuesses;
+  return Math.hypot(
+    capacityRatio.spread,
+    (wearPerCycle.spread * lostByCycles(battery)) / health,
+    (ageLoss.spread * lostByAge(battery)) / health,
+  );
 }

@@ -8,7 +8,7 @@ import { boxPairPriors } from '../flight/boxPair';
 import { luckPriors } from '../flight/luck';
 import { movingPriors } from '../flight/moving';
 import { speedPriors, stylePriors } from '../flight/styles';
-import { returnPriors } from '../reserve/returnHome';
+import { ownCallPriors, returnPriors } from '../reserve/returnHome';
 import type { Assumed, ValuesOf } from '../units/assumed';
 
 /** Every assumed constant of the model with its spread and scope, gathered from beside the laws; the weightiest first. */
@@ -26,6 +26,7 @@ export const priors = {
   ...boxPairPriors,
   ...movingPriors,
   ...gaugeErrorPriors,
+  ...ownCallPriors,
 } as const satisfies Record<string, Assumed>;
 
 export type PriorName = keyof typeof priors;

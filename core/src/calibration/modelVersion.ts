@@ -3,4 +3,4 @@
  * something else once they change. Raise it whenever a law or a prior changes (`modelVersion.test` notices when the golden
  * table does).
  */
-export const modelVersion = '2026-12-01.4';
+export const modelVersion = '2026-12-01.5';

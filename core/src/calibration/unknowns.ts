@@ -67,6 +67,6 @@ export function flightWorld(
 }
 
 /** ln(health) of a pack some deviations above its middle, and one of them. */
-export function lnHealth(pack: Pick<Battery, 'health' | 'cycles'>) {
+export function lnHealth(pack: PackAsKept) {
   return { middle: Math.log(usualHealth(pack)), spread: healthSpread(pack) };
 }

@@ -85,6 +85,7 @@ function remedyFor(code: BatteryCautionCode, request: EstimateRequest): Remedy |
     case 'worn':
     case 'frozen-pack':
     case 'hot-pack':
+    case 'low-volts':
       return null;
   }
 }

@@ -1,4 +1,5 @@
 import type { AirAtHeight } from '../air/conditions';
+import { densityAltitudeM } from '../air/densityAltitude';
 import { clearanceM, suggestedReturnHeight } from '../air/obstacle';
 import { tallestThingM, usualCeilingM } from '../air/site';
 import { type Aircraft, maxAirspeedMps, spec } from '../aircraft/aircraft';
@@ -6,6 +7,8 @@ import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
 import { frozenBelowC } from '../battery/fitToFly';
 import { gaugeOf } from '../battery/gauge';
+import { voltRuleOf } from '../battery/voltRule';
+import { momentAtVolts } from '../flight/drain';
 import { byItself, type HomeRule, usualReturnHeightM } from '../reserve/homing';
 import { isTestOnly, usualReserveCharge } from '../reserve/policy';
 import { countdownS, returnLegs } from '../reserve/returnHome';
@@ -14,11 +17,20 @@ import type { FlightEvent } from './events';
 import { type EstimateRequest, homeRule } from './request';
 import type { Simulation } from './simulate';
 
-export const batteryCautionCodes = ['frozen-pack', 'cold-pack', 'hot-pack', 'not-full', 'worn'] as const;
+export const batteryCautionCodes = [
+  'frozen-pack',
+  'cold-pack',
+  'hot-pack',
+  'low-volts',
+  'not-full',
+  'worn',
+] as const;
 export const flightCautionCodes = [
   'gust-below-wind',
   'gust-over-return-speed',
   'over-wind-limit',
+  'over-height-limit',
+  'thin-air',
   'style-may-drift',
   'hover-needs-fast',
   'home-by-hand',
@@ -59,10 +71,12 @@ const stillMps = 2;
 export function cautions(request: EstimateRequest, simulation: Simulation): Caution[] {
   const found = [
     ...packTemperature(request, simulation),
+    ...volts(request, simulation),
     ...standing(request, simulation),
     ...wear(request, simulation.health),
     ...wind(request, simulation),
     ...reserve(request),
+    ...thinAir(request, simulation),
     ...place(request, simulation),
     ...box(simulation),
   ];
@@ -88,6 +102,20 @@ function packTemperature({ battery, conditions }: EstimateRequest, { end }: Simu
   ];
 }
 
+/** A cell that is down to its landing volts before the flight turns back, by the gauge there is still much to spend. */
+function volts({ policy }: EstimateRequest, { curve, cells, battery, end }: Simulation): Found {
+  const { landCellVoltageV } = voltRuleOf(battery);
+  const low = momentAtVolts(cells, curve, landCellVoltageV);
+  if (!low || low.timeS >= end.turnBack.timeS || isTestOnly(policy)) return [];
+  return [
+    ofBattery(
+      'low-volts',
+      'Under load a cell is down to {landCellV:2} after {lowS}, with {leftCharge} on the gauge: some aircraft land by volts, and so do many pilots',
+      { landCellV: landCellVoltageV, lowS: low.timeS, leftCharge: gaugeOf(low.charge, cells.hidden) },
+    ),
+  ];
+}
+
 function standing({ battery }: EstimateRequest, { takeoff, cells }: Simulation): Found {
   const leftCharge = gaugeOf(takeoff.charge, cells.hidden);
   if (leftCharge >= notFullCharge) return [];
@@ -103,7 +131,9 @@ function wear({ battery }: EstimateRequest, healthFraction: number): Found {
   if (healthFraction >= wornHealth) return [];
   return [
     battery.health == null
-      ? ofBattery('worn', 'Weak: about {healthFraction} of its label, by its cycles', { healthFraction })
+      ? ofBattery('worn', 'Weak: about {healthFraction} of its label, by its cycles and age', {
+          healthFraction,
+        })
       : ofBattery('worn', 'Weak: {healthFraction} of its label', { healthFraction }),
   ];
 }
@@ -202,7 +232,7 @@ export function ownReturnCaution(
   return [
     ofFlight(
       'own-return-late',
-      'The aircraft’s own call to return reckons with still air: it sets off {lateS} after you should',
+      'The aircraft’s own call to return reckons with still air: it sets off about {lateS} after you should',
       { lateS },
     ),
   ];
@@ -224,6 +254,36 @@ function reserve({ aircraft, policy, conditions }: EstimateRequest): Found {
       reserveCharge < frostReserveCharge &&
       ofFlight('frost', 'Below freezing, pilots hold back 30 %'),
     isTestOnly(policy) && ofFlight('test-only', 'For test flights only, never a plan'),
+  ];
+}
+
+/** Where the maker says nothing, this much of density altitude is where aircraft are short of thrust (common practice: 4,000 to 5,000 m). */
+const usualCeilingOfAirM = 4000;
+
+/** Thin air leaves rotors less thrust to spare, and motors less cooling: the maker's limit, or the usual one in density altitude. */
+function thinAir({ aircraft, conditions, flight }: EstimateRequest, { atmosphere }: Simulation): Found {
+  const aboveSeaM = conditions.elevationM + flight.heightM;
+  const densityM = densityAltitudeM(atmosphere(flight.heightM).densityKgm3);
+  const limitM = aircraft.maxElevationM;
+  if (limitM != null)
+    return [
+      aboveSeaM > limitM &&
+        ofFlight(
+          'over-height-limit',
+          '{aboveSeaM} above the sea: its maker lets it be flown up to {limitM}',
+          {
+            aboveSeaM,
+            limitM,
+          },
+        ),
+    ];
+  return [
+    densityM > usualCeilingOfAirM &&
+      ofFlight(
+        'thin-air',
+        'Air as thin as at {densityM}: little thrust to spare for a climb or a gust. Look up the height limit of its maker',
+        { densityM },
+      ),
   ];
 }
 

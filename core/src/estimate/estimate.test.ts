@@ -295,10 +295,13 @@ describe('the band', () => {
     massKg: 0.15,
     chemistry: 'lithium-ion',
     cycles: 150,
+    ageYears: 3,
     health: 0.9,
     startCharge: 0.8,
     daysSinceCharge: 2,
     daysToStorage: 9,
+    landCellVoltageV: 3.6,
+    neverCellVoltageV: 3.3,
     startTemperatureC: 3,
   };
 

@@ -1,13 +1,15 @@
 import { spec } from '../aircraft/aircraft';
 import { type CellState, cellVoltageV } from '../battery/cells';
 import { cellChargeOf, gaugeOf } from '../battery/gauge';
-import { endOf, momentAtCharge, powerAtCharge } from '../flight/drain';
+import { voltRuleOf } from '../battery/voltRule';
+import { endOf, momentAtCharge, momentAtVolts, powerAtCharge } from '../flight/drain';
 import type { EstimateRequest } from './request';
 import { ownReturnCharge, type Simulation } from './simulate';
 
 export type EventKind =
   | 'take-off'
   | 'half'
+  | 'land-volts'
   | 'low-warning'
   | 'own-return'
   | 'planned-minute'
@@ -40,6 +42,7 @@ export function passedEvents(
     ...(ownReturn === null ? [] : [passing('own-return', gaugeOf(ownReturn, cells.hidden))]),
     passing('forced-landing', spec(aircraft, 'forcedLandingCharge')),
     passing('empty', 0),
+    ...landVolts(simulation),
   ].filter((event) => event.charge < start);
   const events = [
     { ...passing('take-off', start), timeS: 0 },
@@ -47,6 +50,13 @@ export function passedEvents(
     passing('motors-out', gaugeOf(endOf(curve)?.charge ?? 0, cells.hidden)),
   ];
   return inOrder(events);
+}
+
+/** The first moment at which a cell under load is down to where its pilot lands by volts; none where the flight ends above. */
+function landVolts(simulation: Simulation): FlightEvent[] {
+  const { curve, cells, battery } = simulation;
+  const low = momentAtVolts(cells, curve, voltRuleOf(battery).landCellVoltageV);
+  return low ? [eventOf(simulation, 'land-volts', low)] : [];
 }
 
 /** The moment the flight's gauge passes a reading. */

@@ -19,6 +19,7 @@ export const waysToKnow = {
   'rotor-diameter': 'Measure the rotors',
   'landing-time': 'Time three landings',
   'spec-sheet': 'Look up its return speed',
+  'own-call': 'Note the gauge when it asks to go home',
 } as const;
 export type WayToKnow = keyof typeof waysToKnow;
 
@@ -29,6 +30,7 @@ export const readings: ReadonlySet<WayToKnow> = new Set([
   'rotor-diameter',
   'landing-time',
   'spec-sheet',
+  'own-call',
 ] as const);
 
 export interface Sensitivity {

@@ -99,8 +99,8 @@ function wayHomeOf(
 }
 
 /**
- * The cell charge at which the aircraft itself asks to come home: it reckons with still air (common practice) and with
- * its own forced landing as the end. Null where it never asks before that.
+ * The cell charge at which the aircraft itself asks to come home: it reckons with still air, and with its own forced landing and some
+ * margin as the end (common practice). Null where it never asks before that.
  */
 export function ownReturnCharge(
   context: FlightContext,
@@ -110,7 +110,9 @@ export function ownReturnCharge(
   const rule = byItself(homeRule(request));
   const legs = wayHomeOf({ ...context, atmosphere: calmed(context.atmosphere) }, request.flight, rule);
   if (!legs.ok) return null;
-  return chargeToComeHomeWith(context, curve, legs.value, spec(context.aircraft, 'forcedLandingCharge'));
+  const { aircraft, coefficients } = context;
+  const margin = aircraft.ownCallMarginCharge ?? coefficients.ownCallMarginCharge;
+  return chargeToComeHomeWith(context, curve, legs.value, spec(aircraft, 'forcedLandingCharge') + margin);
 }
 
 /** The pack gives too little for what is asked; where in still air it would do, it is the wind that asks too much. */

@@ -100,6 +100,7 @@ export function newBattery(battery: Battery): Battery {
   return {
     ...battery,
     cycles: 0,
+    ageYears: 0,
     health: 1,
     startCharge: 1,
     daysSinceCharge: null,

@@ -5,6 +5,7 @@ export const logColumns = [
   'time',
   'date',
   'charge',
+  'time left',
   'voltage',
   'height',
   'speed',
@@ -21,6 +22,7 @@ export const logUnits = {
   time: ['s', 'ms', 'µs', 'ns', 'min', 'clock', 'date and time'],
   date: ['date and time', 'date'],
   charge: ['%', 'fraction'],
+  'time left': ['s', 'min', 'clock'],
   voltage: ['V', 'mV', 'V a cell'],
   height: ['m', 'ft'],
   speed: ['m/s', 'km/h', 'mph', 'kn'],
@@ -61,6 +63,7 @@ export const perUnit: Partial<Record<LogUnit, number>> = {
 const names: Readonly<Record<LogColumn, RegExp>> = {
   latitude: /\b(lat|latitude)\b/,
   longitude: /\b(lon|lng|long|longitude)\b/,
+  'time left': /(time|minutes|flight|\bmin\b).*(left|remain)|(left|remain)\w* (flight )?(time|min)/,
   voltage: /volt|\bcells?\b|\bu\b|spannung/,
   temperature: /temp/,
   charge: /charge|battery|batt|\bbat\b|\bsoc\b|remain|gauge|capacity|akku|level|percent|^%$/,
@@ -94,6 +97,14 @@ const unitWords: readonly (readonly [RegExp, LogUnit])[] = [
   [/°?\bc\b|celsius/, '°C'],
   [/%|percent/, '%'],
 ];
+
+/** Columns that tell one cell each, "cell 1", "Cell_2_V", "cell voltage 3": two of them at least, or none. */
+export function singleCells(headings: readonly string[]): number[] {
+  const found = headings.flatMap((heading, index) =>
+    /\bcell ?(no |nr |volt(age)? )?\d{1,2}\b/.test(plainHeading(heading)) ? [index] : [],
+  );
+  return found.length > 1 ? found : [];
+}
 
 /** Small letters, and what divides words as blanks: "Battery_Level[%]" → "battery level %". */
 export function plainHeading(heading: string): string {

@@ -117,6 +117,26 @@ test('what heads a column must also look like it: mAh are no per cent, a gauge o
   expect(layoutOf('\u0089PNG\r\n\u001a\n', 'UTC').ok).toBe(false);
 });
 
+test('volts cell by cell give the weakest and how far they stand apart; minutes shown as left are read, and are neither time nor charge', () => {
+  const minute = (i: number) =>
+    [i * 60, 98 - 4 * i, 3.9 - i / 50, 3.88 - i / 50, 3.95 - i / 50, 24 - i, 20].join(',');
+  const rows = Array.from({ length: 12 }, (_, i) => minute(i));
+  const heading = 'time s,battery %,Cell 1 [V],Cell 2 [V],cell_3,remaining flight time min,height m';
+  const [flight] = flights([heading, ...rows].join('\n'));
+  expect(flight?.checkpoints[0]).toMatchObject({
+    timeS: 60,
+    lowestCellVoltageV: expect.closeTo(3.86, 9),
+    cellSpreadV: expect.closeTo(0.07, 9),
+    leftS: 23 * 60,
+  });
+  expect(flight?.startCharge).toBeCloseTo(0.98, 9);
+  // In millivolts too; one column of a cell alone says nothing of others.
+  const inMv = rows.map((row) => row.replace(/3\.\d+/g, (volts) => String(Math.round(Number(volts) * 1000))));
+  expect(flights([heading, ...inMv].join('\n'))[0]?.checkpoints[0]?.lowestCellVoltageV).toBeCloseTo(3.86, 3);
+  const one = heading.replace('Cell 2 [V],cell_3', 'signal,noise');
+  expect(flights([one, ...rows].join('\n'))[0]?.checkpoints[0]).not.toHaveProperty('lowestCellVoltageV');
+});
+
 test('degrees Fahrenheit, and hours on a clock: 68 °F are 20 °C, 1:02:03 is 3,723 s', () => {
   const { samples } = read('clock,charge %,temp F\n0:00:00,98,68\n1:02:03,20,95\n');
   expect(samples.map(({ timeS, temperatureC }) => [timeS, temperatureC])).toEqual([

@@ -120,7 +120,7 @@ function gaugeSteps(
 ): Checkpoint[] {
   const steps: Checkpoint[] = [];
   let lowest = read[0]?.charge ?? 0;
-  for (const { charge, timeS, cellVoltageV, heightM, speedMps } of read) {
+  for (const { charge, timeS, heightM, speedMps, ...told } of read) {
     const wholeBefore = Math.ceil(lowest * 100 - 1e-6);
     const whole = Math.ceil(charge * 100 - 1e-6);
     if (whole >= wholeBefore) continue;
@@ -130,7 +130,10 @@ function gaugeSteps(
       steps.push({
         timeS: at,
         charge: isStep ? (lowest + charge) / 2 : charge,
-        cellVoltageV: heldTo(checkpointRanges.cellVoltageV, cellVoltageV),
+        cellVoltageV: heldTo(checkpointRanges.cellVoltageV, told.cellVoltageV),
+        ...whereTold('lowestCellVoltageV', told.lowestCellVoltageV),
+        ...whereTold('cellSpreadV', told.cellSpreadV),
+        ...whereTold('leftS', told.leftS),
         heightM: heldTo(checkpointRanges.heightM, heightM),
         speedMps: heldTo(checkpointRanges.speedMps, speedMps),
       });
@@ -138,6 +141,11 @@ function gaugeSteps(
     lowest = charge;
   }
   return steps;
+}
+
+/** What few logs tell: left out where this one does not. */
+function whereTold(name: 'lowestCellVoltageV' | 'cellSpreadV' | 'leftS', value: number | undefined) {
+  return value === undefined ? {} : { [name]: heldTo(checkpointRanges[name], value) };
 }
 
 /** What a log says beyond what can be is nothing it says. */

@@ -1,5 +1,5 @@
 import { cellIn, type DateForm, onOrOff } from './cells';
-import { isUtc, type LogColumn } from './columns';
+import { isUtc, type LogColumn, singleCells } from './columns';
 import { cellsOf, type LogLayout, maxInstantS } from './layout';
 import { LineSplitter, maxLineLength } from './lines';
 import { type LogProblem, type LogSample, mostToldProblems, type ReadLog } from './sample';
@@ -22,6 +22,7 @@ export class RowReader {
   private lastClockS: number | null = null;
   /** What is added to the log's own times so that they are since 1970, by its column of dates. */
   private dateOffsetS: number | null = null;
+  private readonly cellColumns: readonly number[];
   private readonly samples: LogSample[] = [];
   private readonly problems: LogProblem[] = [];
   private leftOut = 0;
@@ -36,6 +37,7 @@ export class RowReader {
       const heading = headings[columns[column]?.index ?? -1] ?? '';
       return { monthFirst, timeZone: isUtc(heading) ? 'UTC' : timeZone };
     };
+    this.cellColumns = singleCells(headings);
     this.forms = { time: form('time'), date: form('date') };
   }
 
@@ -121,6 +123,8 @@ export class RowReader {
     return {
       ...(charge !== null && { charge }),
       ...(voltage !== null && voltage > 0 && { cellVoltageV: voltage / perCell }),
+      ...this.singleCells(cells),
+      ...this.plain('leftS', 'time left', cells),
       ...this.plain('heightM', 'height', cells),
       ...this.plain('speedMps', 'speed', cells),
       ...this.plain('distanceM', 'distance', cells),
@@ -129,6 +133,18 @@ export class RowReader {
       ...this.plain('longitudeDeg', 'longitude', cells),
       ...this.motors(cells),
     };
+  }
+
+  /** The weakest of the cells, and how far the strongest stands above it. */
+  private singleCells(cells: readonly string[]): Partial<LogSample> {
+    const volts = this.cellColumns.flatMap((index) => {
+      const read = cellIn(cells[index] ?? '', 'V', this.layout.decimalComma, noDates);
+      // Thousands are millivolts.
+      return read !== null && read > 0 ? [read > 100 ? read / 1000 : read] : [];
+    });
+    if (volts.length < 2) return {};
+    const lowestCellVoltageV = Math.min(...volts);
+    return { lowestCellVoltageV, cellSpreadV: Math.max(...volts) - lowestCellVoltageV };
   }
 
   private plain(name: keyof LogSample, column: LogColumn, cells: readonly string[]): Partial<LogSample> {

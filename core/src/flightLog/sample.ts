@@ -4,6 +4,11 @@ export interface LogSample {
   /** Gauge 0–1. */
   readonly charge?: number;
   readonly cellVoltageV?: number;
+  /** Of the weakest cell, and how far the strongest stood above it, where the log tells cell by cell. */
+  readonly lowestCellVoltageV?: number;
+  readonly cellSpreadV?: number;
+  /** What the aircraft showed as left, s. */
+  readonly leftS?: number;
   /** Above take-off as the log has it, m. */
   readonly heightM?: number;
   /** Over ground. */

@@ -1,7 +1,8 @@
 import { answered } from '../../fixtures/answered';
-import { boxMiddle } from '../../fixtures/beliefs';
+import { boxBelief, boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { estimate } from '../estimate/estimate';
+import { estimateInFull } from '../estimate/full';
 import type { EstimateRequest } from '../estimate/request';
 import { withWhatIf } from '../estimate/whatIf';
 import { aircraftOfClass, classTemplates } from './classTemplates';
@@ -27,6 +28,27 @@ test.each(classTemplates)('the class $name flies: its hover is a fair share of i
   expect(lastsS / spec.advertisedFlightTimeS).toBeGreaterThan(0.7);
   expect(lastsS / spec.advertisedFlightTimeS).toBeLessThan(0.95);
 });
+
+// Pilots fly cold-soaked packs at 0 °C, shorter and with care (common practice); some had no plan left until 1 Dec 2026.
+test.each(classTemplates)(
+  'the class $name has minutes to plan on at 0 °C with a pack as cold',
+  (template) => {
+    const { spec, flight, policy } = aircraftOfClass(template, template.name);
+    const conditions = {
+      airTemperatureC: 0,
+      elevationM: 0,
+      wind: { speedMps: 3, fromDeg: 0, readingHeightM: 10 },
+    };
+    const pack = { ...template.pack, startTemperatureC: 0 };
+    const request = { aircraft: spec, battery: pack, conditions, flight, policy };
+    const cold = answered(estimateInFull(request, boxBelief)).usableS.planned;
+    const mild = answered(
+      estimateInFull({ ...request, battery: { ...pack, startTemperatureC: 20 } }, boxBelief),
+    ).usableS.planned;
+    expect(cold).toBeGreaterThan(0);
+    expect(cold).toBeLessThan(mild);
+  },
+);
 
 const usableS = (request: EstimateRequest) => answered(estimate(request, boxMiddle)).usableS.p50;
 

@@ -1,3 +1,4 @@
+import { agedPack } from '../battery/keeping';
 import type { Fit, FitRequest } from '../calibration/fit';
 import { mostFlightsOfFit } from '../calibration/limits';
 import { modelVersion } from '../calibration/modelVersion';
@@ -26,10 +27,16 @@ export function fitRequestFor(
     .slice(-mostFlightsOfFit);
   return {
     aircraft: aircraft.spec,
-    batteries: own.map(({ id, pack }) => ({ ...asKept(pack), id })),
+    batteries: own.map((battery) => ({ ...asKept(agedAtLastFlight(battery, flown)), id: battery.id })),
     flights: flown.map(flightToLearnFrom),
     planned,
   };
+}
+
+/** As old as it was when it flew last, so that a fit stays the same until another flight comes. */
+function agedAtLastFlight(battery: BatteryRecord, flown: readonly CountedTest[]): BatteryRecord['pack'] {
+  const last = flown.findLast(({ batteryId }) => batteryId === battery.id);
+  return last ? agedPack(battery, last.flownAt) : battery.pack;
 }
 
 function asKept({
@@ -83,13 +90,13 @@ export interface FitContent {
   readonly fit: Fit;
 }
 
-/** What a fit of these flights would rest on; a fit with the same one is that very fit, but for cycles that were added since. */
+/** What a fit of these flights would rest on; a fit with the same one is that very fit, but for cycles and months that were added since. */
 export function basisOf({
   aircraft,
   batteries,
   flights,
 }: FitRequest): Pick<FitContent, 'basisState' | 'flights'> {
-  const packs = new Map(batteries.map(({ cycles: _, ...pack }) => [pack.id, pack]));
+  const packs = new Map(batteries.map(({ cycles: _c, ageYears: _a, ...pack }) => [pack.id, pack]));
   return {
     basisState: fingerprint(JSON.stringify([modelVersion, aircraft])),
     flights: flights

@@ -47,6 +47,21 @@ export const returnPriors = {
     betterBy: 'spec-sheet',
   },
 } as const satisfies Record<string, Assumed>;
+
+/** Decides no minutes, only when the aircraft speaks up. */
+export const ownCallPriors = {
+  ownCallMarginCharge: {
+    value: 0.07,
+    spread: 0.03,
+    kind: 'absolute',
+    scope: 'aircraft',
+    min: 0,
+    max: 0.2,
+    because:
+      'assumed: aircraft ask to come home with some 4 to 10 % of charge more than the way and their forced landing take in still air (common practice)',
+    betterBy: 'own-call',
+  },
+} as const satisfies Record<string, Assumed>;
 export type ReturnCoefficients = ValuesOf<typeof returnPriors>;
 /** An aircraft in the air that is to come home. */
 export type HomingAircraft = AircraftInAir<ReturnCoefficients>;

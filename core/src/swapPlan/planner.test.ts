@@ -312,7 +312,7 @@ describe('what has no place', () => {
 });
 
 test('what would help is tried: a battery more places the second shot, warm packs the one that is a little too long', () => {
-  const cold = { ...pack, id: 'a', label: 'Jay 1', startTemperatureC: 0, waitingTemperatureC: 0 };
+  const cold = { ...pack, id: 'a', label: 'Jay 1', startTemperatureC: 4, waitingTemperatureC: 4 };
   const asked = { ...request, batteries: [cold], shots: [shot('one', 12), shot('two', 12)] };
   const { asIs, changes, starts } = whatHelps(asked, few, answered(planSwaps(asked, few)));
   expect(asIs).toMatchObject({ takesPlaced: 1, takeoffs: 1 });

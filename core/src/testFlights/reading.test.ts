@@ -38,6 +38,7 @@ test('it landed itself at 10 where the sheet says 5: told; a warning within one 
     {
       kind: 'forced-landing',
       field: 'forcedLandingCharge',
+      signCharge: 0.1,
       readCharge: 0.1,
       sheetCharge: 0.05,
       isAssumed: false,
@@ -45,6 +46,31 @@ test('it landed itself at 10 where the sheet says 5: told; a warning within one 
   ]);
   // The sheet is silent and 10 % is assumed anyway.
   expect(sheetFindings(test1, jayOnTheFell.aircraft)).toEqual([]);
+});
+
+test('it asked to go home at 26 % in a hover at 2 m: 10 for its landing and 2 for the way down leave a margin of 14 %, by hand', () => {
+  // 50 to 26 % in 360 s are 4 % a minute; 2 m at 3 m/s and 20 s to land are 20.7 s, 1.4 %. 26 − 10 − 1.4 = 14.6, said as 15 %.
+  const asked: TestFlight = {
+    ...test1,
+    pattern: 'low-hover',
+    heightM: 2,
+    checkpoints: [
+      { timeS: 720, charge: 0.5 },
+      { timeS: 1080, charge: 0.26, kind: 'own-return' },
+    ],
+  };
+  const [found] = sheetFindings(asked, jayOnTheFell.aircraft);
+  expect(found).toEqual({
+    kind: 'own-return',
+    field: 'ownCallMarginCharge',
+    signCharge: 0.26,
+    readCharge: expect.closeTo(0.15, 9),
+    sheetCharge: 0.07,
+    isAssumed: true,
+  });
+  // Once it stands on the sheet there is nothing to find; away from home nothing can be said.
+  expect(sheetFindings(asked, { ...jayOnTheFell.aircraft, ownCallMarginCharge: 0.15 })).toEqual([]);
+  expect(sheetFindings({ ...asked, pattern: 'there-and-back' }, jayOnTheFell.aircraft)).toEqual([]);
 });
 
 test('milestones: read where they were read, straight between readings, and not told where they were not passed', () => {

@@ -1,5 +1,6 @@
-import { type Aircraft, spec } from '../aircraft/aircraft';
-import { type Reading, readingsOf, type SignKind, type TestFlight } from './testFlight';
+import { type Aircraft, aircraftRanges, spec } from '../aircraft/aircraft';
+import { ownCallPriors, returnPriors } from '../reserve/returnHome';
+import { type Reading, readingsOf, type SignKind, type TestFlight, type TestPattern } from './testFlight';
 
 /** How fast the gauge fell between two readings. */
 export interface DrainPiece {
@@ -32,7 +33,10 @@ export function belowZeroS(test: TestFlight): number | null {
 /** A sign of the aircraft at another charge than its spec sheet says. */
 export interface SheetFinding {
   readonly kind: SignKind;
-  readonly field: 'lowWarningCharge' | 'forcedLandingCharge';
+  readonly field: 'lowWarningCharge' | 'forcedLandingCharge' | 'ownCallMarginCharge';
+  /** The gauge as the sign came. */
+  readonly signCharge: number;
+  /** What the field would be by that: the same, or the margin of its own call. */
   readonly readCharge: number;
   readonly sheetCharge: number;
   /** Whether the sheet says so, or it was assumed. */
@@ -44,14 +48,46 @@ const sheetFields = { 'low-warning': 'lowWarningCharge', 'forced-landing': 'forc
 const sameCharge = 0.0101;
 
 /** Where the signs of a flight differ from the spec sheet by more than a per cent of the gauge. */
-export function sheetFindings({ checkpoints }: TestFlight, aircraft: Aircraft): SheetFinding[] {
-  return (checkpoints ?? []).flatMap(({ kind, charge }) => {
-    if (charge == null || (kind !== 'low-warning' && kind !== 'forced-landing')) return [];
-    const field = sheetFields[kind];
-    const sheetCharge = spec(aircraft, field);
-    if (Math.abs(charge - sheetCharge) < sameCharge) return [];
-    return [{ kind, field, readCharge: charge, sheetCharge, isAssumed: aircraft[field] == null }];
+export function sheetFindings(test: TestFlight, aircraft: Aircraft): SheetFinding[] {
+  return (test.checkpoints ?? []).flatMap(({ kind, charge: signCharge, timeS }) => {
+    if (signCharge == null) return [];
+    if (kind === 'low-warning' || kind === 'forced-landing') {
+      const field = sheetFields[kind];
+      return differing({ kind, field, signCharge, readCharge: signCharge }, spec(aircraft, field), aircraft);
+    }
+    if (kind !== 'own-return') return [];
+    const readCharge = ownCallMargin(test, aircraft, { timeS, charge: signCharge });
+    if (readCharge === null) return [];
+    const field = 'ownCallMarginCharge';
+    const sheet = aircraft[field] ?? ownCallPriors[field].value;
+    return differing({ kind, field, signCharge, readCharge }, sheet, aircraft);
   });
+}
+
+function differing(
+  found: Omit<SheetFinding, 'sheetCharge' | 'isAssumed'>,
+  sheetCharge: number,
+  aircraft: Aircraft,
+): SheetFinding[] {
+  if (Math.abs(found.readCharge - sheetCharge) < sameCharge) return [];
+  return [{ ...found, sheetCharge, isAssumed: aircraft[found.field] == null }];
+}
+
+/** Flown so near home that the way home is the way down. */
+const nearHome: ReadonlySet<TestPattern> = new Set(['low-hover', 'high-hover', 'circle', 'figure-of-eight']);
+
+/**
+ * What its own call kept beyond its forced landing and the way down, at the drain there was, in whole per cent of the gauge. Null where
+ * it was flown away from home, since how far is not noted, or where the sum is none that a call can keep.
+ */
+function ownCallMargin(test: TestFlight, aircraft: Aircraft, { timeS, charge }: Reading): number | null {
+  const piece = drainPieces(test).find(({ untilS }) => untilS >= timeS);
+  if (!piece || !nearHome.has(test.pattern)) return null;
+  const downS = test.heightM / spec(aircraft, 'descentSpeedMps') + returnPriors.landingAllowanceS.value;
+  const kept = charge - spec(aircraft, 'forcedLandingCharge') - downS * piece.chargePerS;
+  const { min, max } = aircraftRanges.ownCallMarginCharge;
+  const margin = Math.round(kept * 100) / 100;
+  return margin >= min && margin <= max ? margin : null;
 }
 
 /** The columns in which flights are compared: gauges in falling order, with the signs where they usually come. */

@@ -26,11 +26,20 @@ export const signKinds = [
 ] as const satisfies readonly EventKind[];
 export type SignKind = (typeof signKinds)[number];
 
-/** What was read at a moment of a flight: the gauge, the volts, a sign of the aircraft, or several of these. */
+/** To what the minutes count that an aircraft shows as left: its own call to return, its own landing, or an empty pack. */
+export const leftTos = ['return', 'landing', 'empty'] as const;
+export type LeftTo = (typeof leftTos)[number];
+
+/** What was read at a moment of a flight: the gauge, volts, minutes left, a sign of the aircraft, or several of these. */
 export interface Checkpoint {
   readonly timeS: number;
   readonly charge?: number | null;
   readonly cellVoltageV?: number | null;
+  /** Of the weakest cell, and how far the strongest stood above it. */
+  readonly lowestCellVoltageV?: number | null;
+  readonly cellSpreadV?: number | null;
+  /** What the aircraft showed as left then. */
+  readonly leftS?: number | null;
   readonly kind?: SignKind | null;
   /** Above take-off and over ground at that moment, where a log tells. */
   readonly heightM?: number | null;
@@ -61,6 +70,8 @@ export interface TestFlight {
   readonly attached?: string | null;
   readonly addedMassKg?: number | null;
   readonly freshRotors?: boolean | null;
+  /** To what the minutes counted that it showed as left; to its own landing where absent. */
+  readonly leftTo?: LeftTo | null;
 }
 
 export const mostCheckpoints = 500;
@@ -88,6 +99,9 @@ export const checkpointRanges = {
   timeS: { label: 'Time of a reading', unit: 'min', siPerUnit: 60, min: 0, max: 7200, step: 1, clock: true },
   charge: { label: 'Gauge', unit: '%', siPerUnit: 0.01, min: 0, max: 1, step: 1 },
   cellVoltageV: { label: 'Volts of a cell', unit: 'V', siPerUnit: 1, min: 2, max: 4.6, step: 0.01 },
+  lowestCellVoltageV: { label: 'Lowest cell', unit: 'V', siPerUnit: 1, min: 2, max: 4.6, step: 0.01 },
+  cellSpreadV: { label: 'Between cells', unit: 'V', siPerUnit: 1, min: 0, max: 1.5, step: 0.01 },
+  leftS: { label: 'Shown as left', unit: 'min', siPerUnit: 60, min: 0, max: 7200, step: 1 },
   heightM: { label: 'Height at a reading', unit: 'm', siPerUnit: 1, min: -500, max: 9000, step: 1 },
   speedMps: { label: 'Speed at a reading', unit: 'm/s', siPerUnit: 1, min: 0, max: 100, step: 0.5 },
 } as const satisfies Record<string, Quantity>;
@@ -117,8 +131,9 @@ export function testFlightProblem(test: Pick<TestFlight, 'startCharge' | 'endCha
 function checkpointFault(checkpoints: readonly Checkpoint[], durationS: number): TestFlightFault | null {
   const faults = checkpoints.map((one, i) => {
     const at = (message: string, received: unknown) => ({ path: `checkpoints.${i}`, message, received });
-    if (one.charge == null && one.cellVoltageV == null && one.kind == null) {
-      return at('A reading needs a gauge, volts, or what the aircraft did.', one);
+    const { charge, cellVoltageV, lowestCellVoltageV, leftS, kind } = one;
+    if ([charge, cellVoltageV, lowestCellVoltageV, leftS, kind].every((read) => read == null)) {
+      return at('A reading needs a gauge, volts, minutes left, or what the aircraft did.', one);
     }
     if (one.timeS > durationS) return at('A reading lies after the end of the flight.', one.timeS);
     const before = checkpoints[i - 1];

@@ -39,7 +39,7 @@ export interface FlownWay {
 
 /**
  * Flies legs from a state to where they lead. An aircraft that reaches its forced-landing charge comes down where it then is,
- * whatever the rest of the way would have taken (common practice: it can be steered aside, not stopped); so a way
+ * whatever the rest of the way would have taken (common practice: it can be steered aside and held up for a while, in an emergency); so a way
  * that passes that charge before it is down is not home.
  */
 export function flyWay(situation: Situation, legs: readonly ReturnLeg[], from: CellState): FlownWay {

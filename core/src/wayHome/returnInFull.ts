@@ -1,4 +1,4 @@
-import { cellChargeOf } from '../battery/gauge';
+import { cellChargeOf, trueGauge } from '../battery/gauge';
 import type { Belief, World } from '../belief/belief';
 import { plannedTurnBack } from '../estimate/plannedTurnBack';
 import { momentAtCharge } from '../flight/drain';
@@ -10,7 +10,14 @@ import type { Sentence } from '../units/sentence';
 import { type MindCode, toMind } from './mind';
 import type { ReturnRequest } from './request';
 import { type ReturnHeightAdvice, returnHeightAdvice } from './returnHeight';
-import { type OwnReturn, ownReturnOf, type ReturnNow, returnNow, turnBackCharge } from './returnNow';
+import {
+  type OwnReturn,
+  ownCallS,
+  ownReturnOf,
+  type ReturnNow,
+  returnNow,
+  turnBackCharge,
+} from './returnNow';
 import { type Situation, situationOf } from './situation';
 import { type OwnAction, timetable } from './timetable';
 import { lowOwnHeight, type WayOut, waysOut } from './waysOut';
@@ -42,6 +49,8 @@ export interface ReturnBand {
   readonly turnBackS: number | null;
   /** How much later the aircraft sets off by its own call, countdown included; negative when earlier, null when it never asks. */
   readonly lateByS: number | null;
+  /** Share of draws in which that is later at all; null where there is no gauge to turn back at. */
+  readonly chanceOwnLate: number | null;
   /** Share of draws in which it does not come home from here with what it has. */
   readonly chanceNotHome: number;
 }
@@ -91,16 +100,24 @@ export function returnBand(request: ReturnRequest, belief: Belief): ReturnBand {
     ...(planned !== null && middle.situation
       ? turnedAt(middle.situation, planned)
       : { turnBackS: null, lateByS: null }),
+    chanceOwnLate: planned === null ? null : shareLate(flights, planned),
     chanceNotHome: touchdowns.filter((gauge) => gauge <= 0).length / flights.length,
   };
 }
 
-/** When the flight comes to a gauge, and how much later the aircraft would set off by itself. */
+/** When the flight's gauge comes to a charge, and how much later the aircraft would set off by itself. */
 function turnedAt(situation: Situation, charge: number): Pick<ReturnBand, 'turnBackS' | 'lateByS'> {
-  const { curve, cells } = situation;
-  const { timeS: turnBackS } = momentAtCharge(curve, cellChargeOf(charge, cells.hidden));
-  const own = ownReturnOf(situation);
-  return { turnBackS, lateByS: own && own.timeS + countdownS - turnBackS };
+  const { curve, cells, gaugeErrorCharge } = situation;
+  const shown = trueGauge(charge, gaugeErrorCharge);
+  const { timeS: turnBackS } = momentAtCharge(curve, cellChargeOf(shown, cells.hidden));
+  const ownS = ownCallS(situation);
+  return { turnBackS, lateByS: ownS === null ? null : ownS + countdownS - turnBackS };
+}
+
+function shareLate(flights: readonly Ends[], planned: number): number {
+  const isLate = ({ situation }: Ends) =>
+    situation !== null && (turnedAt(situation, planned).lateByS ?? 0) > 0;
+  return flights.filter(isLate).length / flights.length;
 }
 
 interface Ends {

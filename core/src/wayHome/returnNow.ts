@@ -64,8 +64,10 @@ function whyNotHome(
 }
 
 export interface OwnReturn {
-  /** The gauge at which the aircraft asks to come home, reckoning with still air and its own forced landing. */
+  /** The gauge at which the aircraft asks to come home, reckoning with still air, its own forced landing and its margin. */
   readonly charge: number;
+  /** Whether the margin it keeps was looked up or noted; it is assumed otherwise. */
+  readonly isMarginKnown: boolean;
   readonly timeS: number;
   /** What its own return, begun after its countdown, really touches down with; null when it does not come home. */
   readonly touchdownCharge: number | null;
@@ -93,6 +95,12 @@ function toBeHome(policy: Policy, forcedLandingCharge: number): Policy {
   return { ...policy, kind: 'touch-down-charge', reserveCharge: leastAtHome(policy, forcedLandingCharge) };
 }
 
+/** When it asks to come home, s from take-off; null when it never does. */
+export function ownCallS(situation: Situation): number | null {
+  const asked = ownReturnCharge(situation, situation.curve, situation.estimateRequest);
+  return asked === null ? null : momentAtCharge(situation.curve, asked).timeS;
+}
+
 /** Its call is reckoned for still air at this density (common practice); what follows is flown in the wind there is. */
 export function ownReturnOf(situation: Situation): OwnReturn | null {
   const { cells, curve, request, estimateRequest } = situation;
@@ -104,6 +112,7 @@ export function ownReturnOf(situation: Situation): OwnReturn | null {
   const way = legs.ok ? flyWay(situation, [wait, ...legs.value], when) : null;
   return {
     charge: gaugeOf(asked, cells.hidden),
+    isMarginKnown: request.aircraft.ownCallMarginCharge != null,
     timeS: when.timeS,
     touchdownCharge: way?.touchdownCharge ?? null,
     forcedLanding: way?.forcedLanding ?? null,

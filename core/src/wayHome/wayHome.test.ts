@@ -87,8 +87,8 @@ test('one way home: Minutes and Way home turn back at the same gauge, their band
   expect(band.turnBackS).toBeCloseTo(turnBack?.timeS ?? 0, 6);
 });
 
-test('in still air the aircraft’s own call differs from ours by its reserve and its ten seconds only', () => {
-  const aircraft = { ...jayOnTheFell.aircraft, forcedLandingCharge: 0.2 };
+test('in still air the aircraft’s own call differs from ours by its reserve, its margin and its ten seconds only', () => {
+  const aircraft = { ...jayOnTheFell.aircraft, forcedLandingCharge: 0.2, ownCallMarginCharge: 0 };
   const policy = { kind: 'touch-down-charge', reserveCharge: 0.2 } as const;
   const change = { conditions: still, aircraft, policy };
   const { own, turnBackCharge } = answer(change);
@@ -103,13 +103,36 @@ test('in still air the aircraft’s own call differs from ours by its reserve an
 });
 
 test('with a headwind home the own call comes too late, and at a strong one it does not get home', () => {
-  const { own } = answer();
-  expect(returnBand(jayOut({ aircraft: jayThatComesHome.aircraft }), boxDrawn(32)).lateByS).toBeGreaterThan(
-    60,
-  );
+  const noMargin = { ...jayOnTheFell.aircraft, ownCallMarginCharge: 0 };
+  const { own } = answer({ aircraft: noMargin });
+  expect(ownCallOf({ ownCallMarginCharge: 0 }).lateByS).toBeGreaterThan(60);
   expect(own?.touchdownCharge).toBeNull();
   expect(own?.forcedLanding?.shortM).toBeGreaterThan(0);
   expect(answer({ conditions: windy(9, 240) }).own?.touchdownCharge).toBeNull();
+});
+
+const ownCallOf = (aircraft: Partial<ReturnRequest['aircraft']>, change: Change = {}) =>
+  returnBand(jayOut({ ...change, aircraft: { ...jayThatComesHome.aircraft, ...aircraft } }), boxDrawn(64));
+
+test('its own call is accused as far as its margin is known: 4 to 10 % in four of five (common practice)', () => {
+  const chargeWith = (ownCallMarginCharge: number) =>
+    answer({ aircraft: { ...jayOnTheFell.aircraft, ownCallMarginCharge } }).own?.charge ?? 0;
+  expect(chargeWith(0.1) - chargeWith(0)).toBeCloseTo(0.1, 2);
+  // Not looked up it may lie on either side; once it is known, it lies on one.
+  const near: Change = {
+    conditions: still,
+    position: { distanceM: 60, heightM: 30 },
+    policy: { kind: 'touch-down-charge', reserveCharge: 0.15, confidence: 0.8 },
+  };
+  const [unknown, none, large] = [null, 0, 0.3].map(
+    (ownCallMarginCharge) => ownCallOf({ ownCallMarginCharge }, near).chanceOwnLate ?? 2,
+  );
+  expect(none).toBeGreaterThan(0.9);
+  expect(large).toBeLessThan(0.1);
+  expect(unknown).toBeGreaterThan(large as number);
+  expect(unknown).toBeLessThan(none as number);
+  const drawn = boxDrawn(512).draws.map(({ coefficients }) => coefficients.ownCallMarginCharge);
+  expect(drawn.filter((one) => one >= 0.03 && one <= 0.11).length / 512).toBeGreaterThan(0.8);
 });
 
 describe('reach', () => {

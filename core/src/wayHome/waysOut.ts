@@ -17,6 +17,7 @@ import { type Sentence, sentence } from '../units/sentence';
 import { type ForcedLanding, flyWay, total } from './flyWay';
 import { landsItselfInWords } from './forcedLandingWords';
 import type { Situation } from './situation';
+import { modesLeftCharge } from './timetable';
 
 export const waysOutKinds = ['go-now', 'push', 'come-down', 'push-low', 'land-elsewhere'] as const;
 export type WayOutKind = (typeof waysOutKinds)[number];
@@ -50,7 +51,7 @@ export type WayOutCaution =
  * Below some 8 to 10 % an aircraft may leave its fast mode by itself, and has less thrust against the wind (common
  * practice): pushing that would be flown below is no way out.
  */
-const leastToPushCharge = 0.1;
+const leastToPushCharge = modesLeftCharge;
 
 const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obstacle sensing may be off');
 

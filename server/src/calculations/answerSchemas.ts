@@ -50,6 +50,7 @@ export const returnSchema = object({
   stillAirTurnBackCharge: maybe(number),
   turnBackS: maybe(number),
   lateByS: maybe(number),
+  chanceOwnLate: maybe(number),
   chanceNotHome: number,
   home: object({
     legs: list(
@@ -68,7 +69,15 @@ export const returnSchema = object({
     forcedLanding,
     notHome: maybe({ type: 'object' }),
   }),
-  own: maybe(object({ charge: number, timeS: number, touchdownCharge: maybe(number), forcedLanding })),
+  own: maybe(
+    object({
+      charge: number,
+      isMarginKnown: yes,
+      timeS: number,
+      touchdownCharge: maybe(number),
+      forcedLanding,
+    }),
+  ),
   returnHeight: { type: 'object', nullable: true },
   waysOut: list(
     object({

@@ -1,5 +1,6 @@
 import {
   type AircraftContent,
+  agedPack,
   type Battery,
   type BatteryKeeping,
   beliefFrom,
@@ -13,7 +14,7 @@ import {
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
-import { cruiseTest, type ExampleTest, flown, hoverTest, read } from './hollinFellTests';
+import { cruiseTest, type ExampleTest, flown, hoverTest, read, showing } from './hollinFellTests';
 import { dairy, dairyMorning, weatherOf } from './hollinFellWeather';
 
 /**
@@ -51,12 +52,10 @@ async function loadAircraft(
     batteryIds.push((await stores.of('batteries').insert(transaction, content)).id);
   }
   for (const { battery, flownAt, test, weather, excludedReason, note } of entry.tests) {
-    const request = requestForTest(
-      test,
-      aircraft.spec,
-      { ...entry.label, cycles: entry.packs[battery - 1]?.cycles ?? null },
-      weather,
-    );
+    const own = entry.packs[battery - 1] as FleetEntry['packs'][number];
+    const pack = { ...entry.label, startCharge: own.startCharge, cycles: own.cycles };
+    const aged = agedPack({ pack, keeping: own.keeping }, flownAt);
+    const request = requestForTest(test, aircraft.spec, aged, weather);
     const estimate = frozenEstimate(request, belief);
     if (!estimate.answer) throw new Error(`The example's test of ${flownAt} has no estimate.`);
     await stores.of('testFlights').insert(transaction, {
@@ -191,15 +190,22 @@ const jay: FleetEntry = {
     flown(
       1,
       '2026-11-19T13:05',
-      read(hoverTest('low-hover', 2, 0.98, 0.2, [20, 24]), [
-        [141, 90, 4.06],
-        [306, 80],
-        [463, 70, 3.88],
-        [627, 60],
-        [775, 50, 3.72],
-        [931, 40],
-        [1075, 30, 3.62],
-      ]),
+      showing(
+        read(hoverTest('low-hover', 2, 0.98, 0.2, [20, 24]), [
+          [141, 90, 4.06],
+          [306, 80],
+          [463, 70, 3.88],
+          [627, 60],
+          [775, 50, 3.72],
+          [931, 40],
+          [1075, 30, 3.62],
+        ]),
+        [
+          [5, 28],
+          [460, 20],
+          [930, 10],
+        ],
+      ),
       weatherOf(7, 2, 4, 250),
     ),
     flown(

@@ -49,6 +49,16 @@ export function read(
   return { ...test, checkpoints };
 }
 
+/** The minutes it showed as left to its own landing, at some seconds. */
+export function showing(
+  test: TestFlight,
+  shown: readonly (readonly [timeS: number, minutes: number])[],
+): TestFlight {
+  const readings = shown.map(([timeS, minutes]) => ({ timeS, leftS: minutes * 60 }));
+  const checkpoints = [...(test.checkpoints ?? []), ...readings].sort((a, b) => a.timeS - b.timeS);
+  return { ...test, checkpoints, leftTo: 'landing' };
+}
+
 export function flown(
   battery: number,
   at: string,

@@ -74,8 +74,10 @@ export class AircraftSpecDto implements Aircraft {
   @InRange(spec.returnSpeedPushedMps, optional) returnSpeedPushedMps?: number | null;
   @OneOf(returnHoldings, optional) returnHolds?: ReturnHolds | null;
   @InRange(spec.maxWindMps, optional) maxWindMps?: number | null;
+  @InRange(spec.maxElevationM, optional) maxElevationM?: number | null;
   @InRange(spec.lowWarningCharge, optional) lowWarningCharge?: number | null;
   @InRange(spec.forcedLandingCharge, optional) forcedLandingCharge?: number | null;
+  @InRange(spec.ownCallMarginCharge, optional) ownCallMarginCharge?: number | null;
   @InRange(spec.hiddenCharge, optional) hiddenCharge?: number | null;
   @InRange(spec.landInPlaceRadiusM, optional) landInPlaceRadiusM?: number | null;
   @InRange(spec.lowReturnRadiusM, optional) lowReturnRadiusM?: number | null;
@@ -93,10 +95,13 @@ export class PackDto implements Battery {
   @InRange(ranges.battery.massKg, optional) massKg?: number | null;
   @OneOf(chemistries, optional) chemistry?: Chemistry | null;
   @InRange(ranges.battery.cycles, optional) cycles?: number | null;
+  @InRange(ranges.battery.ageYears, optional) ageYears?: number | null;
   @InRange(ranges.battery.health, optional) health?: number | null;
   @InRange(ranges.battery.startCharge) startCharge: number;
   @InRange(ranges.battery.daysSinceCharge, optional) daysSinceCharge?: number | null;
   @InRange(ranges.battery.daysToStorage, optional) daysToStorage?: number | null;
+  @InRange(ranges.battery.landCellVoltageV, optional) landCellVoltageV?: number | null;
+  @InRange(ranges.battery.neverCellVoltageV, optional) neverCellVoltageV?: number | null;
   @InRange(ranges.battery.startTemperatureC, optional) startTemperatureC?: number | null;
 }
 

@@ -26,11 +26,13 @@ import {
   type Kind,
   keptPlaces,
   type LaunchPlace,
+  type LeftTo,
   type LiftOffCheck,
   type LiftOffContent,
   type LightWish,
   type LogSource,
   launchPlaceRanges,
+  leftTos,
   liftOffChecks,
   lightWishes,
   logSourceRanges,
@@ -210,6 +212,9 @@ export class CheckpointDto implements Checkpoint {
   @InRange(checkpointRanges.timeS) timeS: number;
   @InRange(checkpointRanges.charge, optional) charge?: number | null;
   @InRange(checkpointRanges.cellVoltageV, optional) cellVoltageV?: number | null;
+  @InRange(checkpointRanges.lowestCellVoltageV, optional) lowestCellVoltageV?: number | null;
+  @InRange(checkpointRanges.cellSpreadV, optional) cellSpreadV?: number | null;
+  @InRange(checkpointRanges.leftS, optional) leftS?: number | null;
   @OneOf(signKinds, optional) kind?: SignKind | null;
   @InRange(checkpointRanges.heightM, optional) heightM?: number | null;
   @InRange(checkpointRanges.speedMps, optional) speedMps?: number | null;
@@ -232,6 +237,7 @@ export class TestDto implements TestFlight {
   @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
   @InRange(testFlightRanges.endTemperatureC, optional) endTemperatureC?: number | null;
   @Part(() => CheckpointDto, { most: mostCheckpoints, optional: true }) checkpoints?: CheckpointDto[] | null;
+  @OneOf(leftTos, optional) leftTo?: LeftTo | null;
   @Text(optional) recording?: string | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
   @Text(optional) attached?: string | null;

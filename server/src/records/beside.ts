@@ -1,4 +1,5 @@
 import {
+  agedPack,
   type Content,
   type FrozenEstimate,
   fromTheBox,
@@ -61,7 +62,10 @@ async function estimateAsFlown(
   return calculator.run('testEstimates', await asFlown(content, stores));
 }
 
-async function asFlown({ aircraftId, batteryId, test, weather }: Content<'testFlights'>, stores: Stores) {
+async function asFlown(
+  { aircraftId, batteryId, flownAt, test, weather }: Content<'testFlights'>,
+  stores: Stores,
+) {
   const [aircraft, battery, known] = await stores.database.read(async (reader) => {
     const flown = await stores.of('aircraft').get(reader, aircraftId);
     return [
@@ -70,7 +74,7 @@ async function asFlown({ aircraftId, batteryId, test, weather }: Content<'testFl
       await currentKnowledge(flown, reader, stores),
     ] as const;
   });
-  const request = requestForTest(test, aircraft.spec, battery.pack, weather, batteryId);
+  const request = requestForTest(test, aircraft.spec, agedPack(battery, flownAt), weather, batteryId);
   return { request, known };
 }
 

@@ -17,6 +17,7 @@ const everyS = 120;
 const eventWords: Record<FlightEvent['kind'], string> = {
   'take-off': 'take-off',
   half: 'half',
+  'land-volts': 'a cell down to its landing volts',
   'low-warning': 'low warning',
   'own-return': 'it returns by itself',
   'planned-minute': 'the minute to plan on',

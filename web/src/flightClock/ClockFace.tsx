@@ -11,7 +11,17 @@ import { ClockKey } from './ClockKey';
 import { ClockTile } from './ClockTile';
 import { callOut } from './callOut';
 import { type FlightClock, signsInTheAir } from './clocks';
-import { cellVoltageOf, chargeOf, type Entry, emptyEntry, erased, held, turnedTo, typed } from './entry';
+import {
+  cellVoltageOf,
+  chargeOf,
+  type Entry,
+  emptyEntry,
+  erased,
+  held,
+  leftOf,
+  turnedTo,
+  typed,
+} from './entry';
 import { type ClockEvent, lastCharge, type Running, runningOf } from './events';
 import { calls } from './expected';
 import { useAwake } from './useAwake';
@@ -47,7 +57,11 @@ export function ClockFace({ clocks, finish, before }: Props) {
 
   return (
     <div className={styles.face}>
-      <div className={styles.told} data-waiting={running.beganMs === null || undefined}>
+      <div
+        className={styles.told}
+        data-waiting={running.beganMs === null || undefined}
+        data-ended={running.endedS !== null || undefined}
+      >
         <div className={styles.tiles} data-several={clocks.length > 1 || undefined}>
           {clocks.map((clock, i) => (
             <ClockTile
@@ -245,26 +259,34 @@ function Pad({ clock, running, elapsedS, entry, onEntry: setEntry }: PadProps) {
   const last = lastInWords(clock, running);
   const charge = chargeOf(entry);
   const cellVoltageV = cellVoltageOf(entry, plan.cellCount);
-  const something = charge !== null || cellVoltageV !== null;
+  const leftS = leftOf(entry);
+  const something = charge !== null || cellVoltageV !== null || leftS !== null;
   const atMs = () => entry.begunMs ?? Date.now();
   const keep = (event: ClockEvent) => {
     note([clock.id], event);
     setEntry(() => emptyEntry);
   };
-  const mark = () => something && keep({ what: 'mark', atMs: atMs(), charge, cellVoltageV });
+  const mark = () => something && keep({ what: 'mark', atMs: atMs(), charge, cellVoltageV, leftS });
   const digit = (text: string) => setEntry((now) => typed(now, text, Date.now()));
   const sign = (kind: (typeof signsInTheAir)[number]) => keep({ what: 'sign', kind, charge, atMs: atMs() });
   const end = () => keep({ what: 'ended', atMs: atMs(), charge });
   const undo = () => last !== null && note([clock.id], { what: 'undone', atMs: Date.now() });
   const hold = () => setEntry((now) => held(now, Date.now()));
-  const turn = () => setEntry((now) => turnedTo(now, now.into === 'charge' ? 'volts' : 'charge'));
+  const turn = (into: 'volts' | 'left') =>
+    setEntry((now) => turnedTo(now, now.into === into ? 'charge' : into));
   const digits = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
+  const digitKey = (one: string) => (
+    <ClockKey key={one} onPress={() => digit(one)}>
+      {one}
+    </ClockKey>
+  );
   const isFlight = plan.kind === 'flight';
   useKeys({
     ...Object.fromEntries(digits.map((one) => [one, () => digit(one)])),
     Backspace: () => setEntry(erased),
     Space: hold,
-    v: turn,
+    v: () => turn('volts'),
+    ...(isFlight && { m: () => turn('left') }),
     u: undo,
     'mod+Z': undo,
     d: end,
@@ -280,6 +302,11 @@ function Pad({ clock, running, elapsedS, entry, onEntry: setEntry }: PadProps) {
           <span data-into={entry.into === 'charge' || undefined}>
             <b>{entry.charge || '–'}</b> %
           </span>
+          {(entry.into === 'left' || entry.left !== '') && (
+            <span data-into={entry.into === 'left' || undefined}>
+              <b>{entry.left || '–'}</b> min left
+            </span>
+          )}
           {(entry.into === 'volts' || entry.volts !== '') && (
             <span data-into={entry.into === 'volts' || undefined}>
               <b>{entry.volts === '' ? '–' : (Number(entry.volts) / 100).toFixed(2)}</b> V{' '}
@@ -292,18 +319,28 @@ function Pad({ clock, running, elapsedS, entry, onEntry: setEntry }: PadProps) {
         </ClockKey>
       </div>
       <div className={styles.digits}>
-        {digits.slice(0, 9).map((one) => (
-          <ClockKey key={one} onPress={() => digit(one)}>
-            {one}
+        {['1', '2', '3'].map(digitKey)}
+        <ClockKey pressed={entry.into === 'volts'} onPress={() => turn('volts')} hotkey="V">
+          volts
+        </ClockKey>
+        {['4', '5', '6'].map(digitKey)}
+        {isFlight ? (
+          <ClockKey
+            label="Minutes it shows as left"
+            pressed={entry.into === 'left'}
+            onPress={() => turn('left')}
+            hotkey="M"
+          >
+            min left
           </ClockKey>
-        ))}
+        ) : (
+          <span />
+        )}
+        {['7', '8', '9'].map(digitKey)}
         <ClockKey label="Erase a digit" onPress={() => setEntry(erased)}>
           <IconBackspace size={26} aria-hidden />
         </ClockKey>
-        <ClockKey onPress={() => digit('0')}>0</ClockKey>
-        <ClockKey pressed={entry.into === 'volts'} onPress={turn} hotkey="V">
-          volts
-        </ClockKey>
+        {digitKey('0')}
       </div>
       {isFlight && (
         <div className={styles.signs}>

@@ -1,19 +1,23 @@
-/** What is being typed into the pad: gauge digits, or volts; and the moment at which it was begun or held. */
+/** What is being typed into the pad: gauge digits, volts, or the minutes it shows as left; and the moment at which it was begun or held. */
 export interface Entry {
-  readonly into: 'charge' | 'volts';
+  readonly into: 'charge' | 'volts' | 'left';
   readonly charge: string;
   readonly volts: string;
+  /** Whole minutes. */
+  readonly left: string;
   /** ms; null while nothing was begun. */
   readonly begunMs: number | null;
 }
 
-export const emptyEntry: Entry = { into: 'charge', charge: '', volts: '', begunMs: null };
+export const emptyEntry: Entry = { into: 'charge', charge: '', volts: '', left: '', begunMs: null };
+
+const mostDigits = { charge: 3, volts: 4, left: 2 } as const;
 
 /** A digit goes where it is typed; the first one begins the reading, unless the moment was held before. */
 export function typed(entry: Entry, digit: string, nowMs: number): Entry {
   const { into } = entry;
   const text = entry[into] + digit;
-  const isTooLong = into === 'charge' ? Number(text) > 100 || text.length > 3 : text.length > 4;
+  const isTooLong = text.length > mostDigits[into] || (into === 'charge' && Number(text) > 100);
   // One digit too many is the beginning of another number: who corrects himself types it anew.
   const next = isTooLong ? digit : text;
   return { ...entry, [into]: next, begunMs: entry.begunMs ?? nowMs };
@@ -21,7 +25,7 @@ export function typed(entry: Entry, digit: string, nowMs: number): Entry {
 
 export function erased(entry: Entry): Entry {
   const next = { ...entry, [entry.into]: entry[entry.into].slice(0, -1) };
-  return next.charge === '' && next.volts === '' ? emptyEntry : next;
+  return next.charge === '' && next.volts === '' && next.left === '' ? emptyEntry : next;
 }
 
 /** Freezes the moment; the digits may follow when there is time. */
@@ -35,6 +39,11 @@ export function turnedTo(entry: Entry, into: Entry['into']): Entry {
 
 export function chargeOf({ charge }: Entry): number | null {
   return charge === '' ? null : Number(charge) / 100;
+}
+
+/** What it shows as left, s. */
+export function leftOf({ left }: Entry): number | null {
+  return left === '' ? null : Number(left) * 60;
 }
 
 /** No cell stands higher. */

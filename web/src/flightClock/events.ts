@@ -8,7 +8,13 @@ interface At {
 /** What is noted of a running clock. The list only grows; what is taken back is an event as well. */
 export type ClockEvent =
   | (At & { readonly what: 'began' })
-  | (At & { readonly what: 'mark'; readonly charge: number | null; readonly cellVoltageV: number | null })
+  | (At & {
+      readonly what: 'mark';
+      readonly charge: number | null;
+      readonly cellVoltageV: number | null;
+      /** What it showed as left; clocks begun before it was noted have none. */
+      readonly leftS?: number | null;
+    })
   | (At & { readonly what: 'sign'; readonly kind: SignKind; readonly charge: number | null })
   | (At & { readonly what: 'ended'; readonly charge: number | null })
   /** The last reading is right, odd as it is. */
@@ -20,6 +26,7 @@ export interface ClockMark {
   readonly timeS: number;
   readonly charge: number | null;
   readonly cellVoltageV: number | null;
+  readonly leftS: number | null;
   readonly kind: SignKind | null;
 }
 
@@ -96,11 +103,12 @@ function isBack({ kind }: Timed, before: number, charge: number): boolean {
 /** The mark an event makes at its time; null for a beginning or an end. */
 export function markOf(event: Standing, timeS: number): ClockMark | null {
   if (event.what === 'mark') {
-    return { timeS, charge: event.charge, cellVoltageV: event.cellVoltageV, kind: null };
+    const { charge, cellVoltageV, leftS } = event;
+    return { timeS, charge, cellVoltageV, leftS: leftS ?? null, kind: null };
   }
   if (event.what !== 'sign') return null;
   const charge = event.kind === 'empty' ? 0 : event.charge;
-  return { timeS, charge, cellVoltageV: null, kind: event.kind };
+  return { timeS, charge, cellVoltageV: null, leftS: null, kind: event.kind };
 }
 
 export type Standing = Exclude<ClockEvent, { readonly what: 'undone' }>;

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { holds } from '../../../core/fixtures/seeds';
 import { clockShelfIn } from './clockShelf';
 import type { FlightClock, TimedFlight } from './clocks';
-import { cellVoltageOf, chargeOf, emptyEntry, erased, held, typed } from './entry';
+import { cellVoltageOf, chargeOf, emptyEntry, erased, held, leftOf, turnedTo, typed } from './entry';
 import { type ClockEvent, lastCharge, runningOf } from './events';
 import { againstBand, calls, type Expected, nextWanted, toGoS } from './expected';
 import { clocksStore } from './useClocks';
@@ -232,6 +232,23 @@ test('a mark that is written while the kept ones are being read stands, though t
   (release as (() => void) | null)?.();
   await reading;
   expect(late.getState().clocks?.[0]?.events).toEqual([began]);
+});
+
+test('minutes it shows as left are typed beside the gauge, and kept with the moment of the first digit', () => {
+  const entry = ['2', '4'].reduce((now, digit) => typed(now, digit, 500), turnedTo(emptyEntry, 'left'));
+  expect([leftOf(entry), chargeOf(entry), entry.begunMs]).toEqual([24 * 60, null, 500]);
+  // A digit too many begins another number.
+  expect(leftOf(typed(entry, '9', 900))).toBe(9 * 60);
+  expect(leftOf(erased(erased(entry)))).toBeNull();
+  const noted: ClockEvent[] = [
+    began,
+    { what: 'mark', atMs: 1_060_000, charge: null, cellVoltageV: null, leftS: 1440 },
+  ];
+  const running = runningOf(noted);
+  expect(running.marks).toMatchObject([{ timeS: 60, leftS: 1440 }]);
+  expect(lastInWords({ plan: { kind: 'flight' } } as FlightClock, running)).toBe('24 min left');
+  // A clock begun before they were noted goes on.
+  expect(runningOf([began, mark(60, 0.8)]).marks[0]?.leftS).toBeNull();
 });
 
 test('a reading that goes the wrong way does not count before it is confirmed, nor in what is expected', () => {

@@ -30,9 +30,10 @@ export function lastInWords({ plan }: FlightClock, { last }: Running): string | 
   return mark && markInWords(mark);
 }
 
-function markInWords({ charge, cellVoltageV, kind }: ClockMark): string {
+function markInWords({ charge, cellVoltageV, leftS, kind }: ClockMark): string {
   if (kind && kind !== 'motors-out') return signNames[kind];
   if (charge !== null) return percent(charge).replace(' ', '\u00a0');
+  if (leftS !== null) return `${Math.round(leftS / 60)} min left`;
   return cellVoltageV === null ? 'a reading' : `${cellVoltageV.toFixed(2)} V`;
 }
 

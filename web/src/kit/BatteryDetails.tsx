@@ -8,6 +8,7 @@ import {
   packMassKg,
   ranges,
   usualDaysToStorage,
+  usualVoltRule,
 } from '@acorn-tally/core';
 import { ChoiceField } from '../fields/ChoiceField';
 import { MomentField } from '../fields/MomentField';
@@ -73,7 +74,7 @@ export function BatteryDetails({ battery, packNow }: Props) {
         stacked
         quantity={fields.daysToStorage}
         value={pack.daysToStorage ?? null}
-        assumed={usualDaysToStorage}
+        assumed={usualDaysToStorage(pack)}
         hint="0: keeps its charge"
         onChange={(daysToStorage) => changePack({ daysToStorage }, 'days to storage')}
       />
@@ -116,6 +117,21 @@ export function BatteryDetails({ battery, packNow }: Props) {
         onChange={(value) =>
           changePack({ chemistry: value === 'told' ? null : (value as Battery['chemistry']) }, 'chemistry')
         }
+      />
+      <QuantityField<number | null>
+        stacked
+        quantity={fields.landCellVoltageV}
+        hint="under load, whatever the gauge shows"
+        value={pack.landCellVoltageV ?? null}
+        assumed={usualVoltRule(pack).landCellVoltageV}
+        onChange={(landCellVoltageV) => changePack({ landCellVoltageV }, 'volts to land at')}
+      />
+      <QuantityField<number | null>
+        stacked
+        quantity={fields.neverCellVoltageV}
+        value={pack.neverCellVoltageV ?? null}
+        assumed={usualVoltRule(pack).neverCellVoltageV}
+        onChange={(neverCellVoltageV) => changePack({ neverCellVoltageV }, 'least volts')}
       />
       <MomentField
         stacked

@@ -6,6 +6,7 @@ import {
   type DayAtPlace,
   isFlown,
   keptPlaces,
+  lowCells,
   nameProblem,
   packAdvice,
   ranges,
@@ -14,7 +15,7 @@ import {
 } from '@acorn-tally/core';
 import { Checkbox } from '@mantine/core';
 import type { ColumnDef } from '@tanstack/react-table';
-import type { ReactNode } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
@@ -287,6 +288,37 @@ function StateCell({ battery }: CellProps) {
         onChange={(state) => changeKeeping({ state }, 'state')}
       />
       {advice?.code === 'gives-less' && <small className={styles.act}>{say(advice)}</small>}
+      <CellsRead battery={battery} />
+    </>
+  );
+}
+
+/** What its cells came to in its flights: drained below what they bear, or far apart. */
+function CellsRead({ battery }: CellProps) {
+  const testFlights = useRecords((state) => state.testFlights);
+  const clock = useClock();
+  const { drained, apart } = useMemo(
+    () =>
+      lowCells(
+        battery.pack,
+        testFlights.filter(({ batteryId }) => batteryId === battery.id),
+      ),
+    [battery, testFlights],
+  );
+  const day = (at: string) => clock.format(at, 'D MMM');
+  return (
+    <>
+      {drained && (
+        <small className={styles.act}>
+          down to {drained.cellVoltageV.toFixed(2)} V a cell on {day(drained.flownAt)}: look for swelling,
+          time it once
+        </small>
+      )}
+      {apart && (
+        <small className={styles.act}>
+          cells {apart.spreadV.toFixed(2)} V apart on {day(apart.flownAt)}
+        </small>
+      )}
     </>
   );
 }

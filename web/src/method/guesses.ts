@@ -54,6 +54,7 @@ const names: Record<
   capacityRatio: { name: 'capacity over the label' },
   measuredHealthRatio: { name: 'a health that was measured' },
   wearPerCycle: { name: 'wear in 100 cycles', unit: '%', per: 0.0001 },
+  ageLoss: { name: 'capacity lost in the first year, flown or not', unit: '%', per: 0.01 },
   capacityLossPerK: { name: 'charge lost in ten degrees of cold', unit: '%', per: 0.001 },
   resistanceRatio: { name: 'resistance of the cells' },
   activationEnergyJpmol: { name: 'how it grows in the cold', unit: 'kJ/mol', per: 1000 },
@@ -71,6 +72,7 @@ const names: Record<
   windSavingShare: { name: 'what wind saves a hover, of what it could', unit: '%', per: 0.01 },
   landingAllowanceS: { name: 'time to land', unit: 's' },
   returnSpeedRatio: { name: 'its speed on the way home' },
+  ownCallMarginCharge: { name: 'what its own call to return keeps', unit: '%', per: 0.01 },
 };
 
 /** Every guess of the model in words, as the laws themselves hold it. */

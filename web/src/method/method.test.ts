@@ -30,7 +30,7 @@ test('every guess of the model is named, with a value, a spread and what would t
     expect(row.spread).toMatch(/^±/);
     expect(row.better.length).toBeGreaterThan(5);
   }
-  expect(rows.find(({ name }) => name.startsWith('wear'))?.value).toBe('6.67 %');
+  expect(rows.find(({ name }) => name.startsWith('wear'))?.value).toBe('8 %');
 });
 
 test('the steps tell the numbers of the estimate itself', () => {

@@ -13,7 +13,6 @@ import {
 import { Suspense, useMemo, useState } from 'react';
 import { shownPlan } from '../answers/planned';
 import { useLedger } from '../answers/useBands';
-import { FlightTable } from '../charts/FlightTable';
 import type { ShownFlight } from '../charts/flightLines';
 import { FlightChart } from '../charts/lazyCharts';
 import { useLater } from '../charts/useLater';
@@ -23,10 +22,12 @@ import { Section } from '../parts/Section';
 import { beliefAbout } from '../state/belief';
 import { lazyPart } from '../state/lazyPart';
 import styles from './Below.module.css';
-import { Ledger } from './Ledger';
 
-/** Each of them is fetched when it is first asked. */
+/** None is needed before the minutes stand: each is fetched when it is first asked. */
+const FlightTable = lazyPart(async () => (await import('../charts/FlightTable')).FlightTable);
+const Ledger = lazyPart(async () => (await import('./Ledger')).Ledger);
 const WhatIfs = lazyPart(async () => (await import('./WhatIfs')).WhatIfs);
+const ShownMinutes = lazyPart(async () => (await import('./ShownMinutes')).ShownMinutes);
 const MeasureNext = lazyPart(async () => (await import('./MeasureNext')).MeasureNext);
 
 interface Props {
@@ -68,7 +69,9 @@ export function Below(props: Props) {
         end={<Switch label="Show the flight as" value={picture} options={pictures} onChange={setPicture} />}
       >
         {picture === 'table' ? (
-          <FlightTable label={`${battery.label} in the air`} flight={flight} band={curve} />
+          <Suspense fallback={null}>
+            <FlightTable label={`${battery.label} in the air`} flight={flight} band={curve} />
+          </Suspense>
         ) : (
           <FlightChart
             flight={flight}
@@ -78,13 +81,20 @@ export function Below(props: Props) {
             measure={picture}
           />
         )}
+        <Suspense fallback={null}>
+          <ShownMinutes
+            aircraft={aircraft}
+            estimate={props.estimate}
+            plannedS={flight.planned?.usableS ?? null}
+          />
+        </Suspense>
       </Section>
       <Section
         title={`${minutesAndSeconds(aircraft.spec.advertisedFlightTimeS)} on the box`}
         end={<Switch label="About the minutes" value={question} options={questions} onChange={setQuestion} />}
       >
-        {question === 'ledger' && <LedgerOf {...props} />}
         <Suspense fallback={null}>
+          {question === 'ledger' && <LedgerOf {...props} />}
           {question === 'what-if' && (
             <WhatIfs
               request={props.request}

@@ -100,7 +100,10 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions, basis
     wear: () =>
       pack.health != null
         ? sentence('wear', 'Worn to {healthFraction}, measured', { healthFraction: pack.health })
-        : sentence('wear', '{cyclesCount} cycles of wear', { cyclesCount: pack.cycles ?? 0 }),
+        : sentence('wear', '{cyclesCount} cycles{age} of wear', {
+            cyclesCount: pack.cycles ?? 0,
+            age: pack.ageYears ? ` and ${monthsInWords(pack.ageYears)}` : '',
+          }),
     'not-full': () =>
       (pack.daysSinceCharge ?? 0) > 0.5
         ? sentence('not-full', 'At {leftCharge} after {stoodDays} of standing', {
@@ -125,4 +128,11 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions, basis
       }),
   };
   return words[cause]();
+}
+
+/** "8 months", "3 years". */
+function monthsInWords(years: number): string {
+  const months = Math.round(years * 12);
+  if (months >= 24) return `${Math.round(years)} years`;
+  return months === 1 ? 'a month' : `${months} months`;
 }

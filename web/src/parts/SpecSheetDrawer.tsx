@@ -168,6 +168,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
           }
         />
         {optional('maxWindMps', null, 'told where gusts pass it')}
+        {optional('maxElevationM', null, 'above the sea; told where it is passed')}
         {optional(
           'returnSpeedPushedMps',
           usualSpec.returnSpeedPushedMps,
@@ -177,6 +178,11 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
       <PanelPart title="What it does by itself">
         {optional('lowWarningCharge', usualSpec.lowWarningCharge, 'when it first warns')}
         {optional('forcedLandingCharge', usualSpec.forcedLandingCharge, 'then it lands, wherever it is')}
+        {optional(
+          'ownCallMarginCharge',
+          likeliest(aircraft.id).ownCallMarginCharge,
+          'more than its way home and landing take',
+        )}
         {optional('hiddenCharge', likeliest(aircraft.id).hiddenCharge, 'kept for emergencies, never planned')}
         {optional('landInPlaceRadiusM', usualSpec.landInPlaceRadiusM, 'it does not come back, it comes down')}
         {optional('lowReturnRadiusM', usualSpec.lowReturnRadiusM, 'it does not climb to the return height')}

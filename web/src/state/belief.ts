@@ -1,5 +1,6 @@
 import {
   type AircraftRecord,
+  agedPack,
   type BatteryRecord,
   type Belief,
   type Coefficients,
@@ -64,9 +65,10 @@ export function likeliest(aircraftId: string): Coefficients {
 }
 
 /** The capacity left in a battery as a fraction of its label, as it is believed. */
-export function believedHealth({ id, aircraftId, pack }: BatteryRecord): number {
+export function believedHealth({ id, aircraftId, pack, keeping }: BatteryRecord): number {
   const { middle } = beliefAbout({ id: aircraftId }).middle;
-  return healthOf(pack, coefficientsFor(middle, id, pack).healthDeviations);
+  const now = agedPack({ pack, keeping }, new Date().toISOString());
+  return healthOf(now, coefficientsFor(middle, id, pack).healthDeviations);
 }
 
 /** What the current fit says of a pack, whatever was typed; null where no flight of it taught anything. */

@@ -1,4 +1,5 @@
 import {
+  agedPack,
   emptyToFullFrom,
   labelEnergyWh,
   minutesAndSeconds,
@@ -6,6 +7,7 @@ import {
   type PackUse,
   requestForTest,
   testFlightRanges,
+  usualLeftTo,
   withOffset,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -30,6 +32,7 @@ import { useClock } from '../state/clock';
 import { cardOf } from '../state/liftOff';
 import styles from './ClockView.module.css';
 import { chargeTimed, type Ending, endChargeOf, endings, type FlightEnd, testFlown } from './clockPlans';
+import { CellFields, LeftToField } from './EndFields';
 import { PacksAfter, usePacksAfter } from './PacksAfter';
 
 interface Props {
@@ -63,6 +66,9 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
     endCharge: endChargeOf(running),
     endTemperatureC: null,
     ending: 'landed',
+    lowestCellVoltageV: null,
+    cellSpreadV: null,
+    leftTo: usualLeftTo,
   });
   const [note, setNote] = useState('');
   const [asked, setAsked] = useState(false);
@@ -85,7 +91,13 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
       note: note.trim() || null,
       liftOff: card?.ticked ?? null,
     };
-    const request = requestForTest(test, flown.spec, battery.pack, plan.weather, battery.id);
+    const request = requestForTest(
+      test,
+      flown.spec,
+      agedPack(battery, content.flownAt),
+      plan.weather,
+      battery.id,
+    );
     const outcome = outcomeMeanwhile(content, request, beliefAbout(flown).middle, Date.now());
     const saved = fresh('testFlights', content, { outcome });
     doAll(
@@ -120,6 +132,10 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
         options={endings.map((value) => ({ value, label: endingNames[value] }))}
         onChange={(ending) => setEnd({ ...end, ending })}
       />
+      <CellFields cells={end} onChange={(cells) => setEnd({ ...end, ...cells })} />
+      {running.marks.some(({ leftS }) => leftS !== null) && (
+        <LeftToField leftTo={end.leftTo} onChange={(leftTo) => setEnd({ ...end, leftTo })} />
+      )}
       <TextField label="Note" value={note} onChange={setNote} />
       <PacksAfter after={packs} />
       {asked && typeof test === 'string' && <Wrong>{test}</Wrong>}

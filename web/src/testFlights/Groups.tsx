@@ -1,6 +1,7 @@
 import { isLowLanding, kindsFlown, lineThrough, minutesAndSeconds } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { useMemo } from 'react';
+import { flownIn, leftToNames, shownByStyle } from '../answers/shownLeft';
 import { percent } from '../fields/percent';
 import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
@@ -18,6 +19,15 @@ interface ByKindProps {
 /** Tests of one aircraft by how they were flown and set, each kind with its mean and scatter. */
 export function ByKind({ rows, aircraftId }: ByKindProps) {
   const name = useRecords((state) => state.aircraft.find(({ id }) => id === aircraftId)?.name ?? 'It');
+  const batteries = useRecords((state) => state.batteries);
+  const shown = useMemo(
+    () =>
+      shownByStyle(
+        rows.map(({ record }) => record),
+        batteries,
+      ),
+    [rows, batteries],
+  );
   const kinds = useMemo(
     () => kindsFlown(rows.filter(({ counts }) => counts).map(({ record }) => record.test)),
     [rows],
@@ -41,6 +51,18 @@ export function ByKind({ rows, aircraftId }: ByKindProps) {
           </Table.Tbody>
         </Table>
       </Wide>
+      {shown.length > 0 && (
+        <Note>
+          Minutes it shows as left, of what came:{' '}
+          {shown
+            .map(
+              ({ style, leftTo, ratio, flights }) =>
+                `${percent(ratio)} in ${flownIn(style)}, to ${leftToNames[leftTo]} (${flights === 1 ? 'one test' : `${flights} tests`})`,
+            )
+            .join(', ')}
+          .
+        </Note>
+      )}
     </Section>
   );
 }

@@ -1,6 +1,7 @@
 import '@mantine/core/styles/Progress.css';
 import {
   type AircraftRecord,
+  agedPack,
   type BatteryRecord,
   type DayAtPlace,
   flightUse,
@@ -120,7 +121,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
     const made = wanted.map(({ flight, test, own, source }) => {
       const at = withOffset(flight.startedAt ?? conditions.at, timeZone);
       const content = contentRead(test, own, at, conditions.weather, source);
-      const request = requestForTest(test, aircraft.spec, own.pack, conditions.weather, own.id);
+      const request = requestForTest(test, aircraft.spec, agedPack(own, at), conditions.weather, own.id);
       const outcome = outcomeMeanwhile(content, request, beliefAbout(aircraft).middle, Date.now());
       return fresh('testFlights', content, { outcome });
     });

@@ -32,6 +32,7 @@ import { useClock } from '../state/clock';
 import { useWriter } from '../state/units';
 import { checkNames } from './checkNames';
 import { Samples } from './Samples';
+import { ShownLeft } from './ShownLeft';
 import { schoolInWords } from './signWords';
 import styles from './TestDetail.module.css';
 import { useFrozen } from './useFrozen';
@@ -84,6 +85,7 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
         </div>
       </div>
       <WhatWasRead row={row} />
+      <ShownLeft row={row} />
       {record.source && (
         <Note>
           Read from {record.source.name}, flight {record.source.flightNumber}. Its samples:{' '}

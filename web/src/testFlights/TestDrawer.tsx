@@ -1,6 +1,8 @@
 import {
   type AircraftRecord,
+  agedPack,
   type BatteryRecord,
+  checkpointRanges,
   type DayAtPlace,
   flightUse,
   type ListedTest,
@@ -38,8 +40,18 @@ import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../
 import { useDraft } from '../state/drafts';
 import { cardOf } from '../state/liftOff';
 import { useWriter } from '../state/units';
+import { CellFields, LeftToField } from './EndFields';
 import { PacksAfter, usePacksAfter } from './PacksAfter';
-import { afterReadings, againstStart, type Draft, draftOf, emptyDraft, needed, testOf } from './testDraft';
+import {
+  afterReadings,
+  againstStart,
+  type Draft,
+  draftOf,
+  emptyDraft,
+  needed,
+  notedInFlight,
+  testOf,
+} from './testDraft';
 
 /** Records a test that was flown; what was typed stays until it is saved, also when the drawer is closed. */
 export function TestDrawer({ opened, onClose }: PanelProps) {
@@ -116,7 +128,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       heightM: needed(testFlightRanges.heightM),
       startCharge: needed(testFlightRanges.startCharge),
       durationS: (value) =>
-        needed(testFlightRanges.durationS)(value) ?? afterReadings(value, edits?.test.checkpoints ?? []),
+        needed(testFlightRanges.durationS)(value) ?? afterReadings(value, notedInFlight(edits?.test)),
       endCharge: (value, { startCharge }) =>
         needed(testFlightRanges.endCharge)(value) ?? againstStart(startCharge, value),
     },
@@ -146,7 +158,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       const estimatedAt = madeAnew === 'anew' ? new Date().toISOString() : (edits.estimatedAt ?? null);
       const change = { batteryId, flownAt, test, note: note.trim() || null, estimatedAt };
       const whole = { ...edits, ...change };
-      const asKept = requestForTest(test, aircraft.spec, chosen.pack, weather, batteryId);
+      const asKept = requestForTest(test, aircraft.spec, agedPack(chosen, flownAt), weather, batteryId);
       const outcome = outcomeMeanwhile(whole, asKept, beliefAbout(aircraft).middle, Date.now());
       edit('testFlights', edits.id, { ...change, outcome } as Partial<TestFlightContent>, 'changing a test');
       return finish(edits.id);
@@ -161,7 +173,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       note: note.trim() || null,
       liftOff: card?.ticked ?? null,
     };
-    const request = requestForTest(test, aircraft.spec, chosen.pack, weather, batteryId);
+    const request = requestForTest(test, aircraft.spec, agedPack(chosen, flownAt), weather, batteryId);
     const { middle } = beliefAbout(aircraft);
     const saved = fresh('testFlights', content, {
       outcome: outcomeMeanwhile(content, request, middle, Date.now()),
@@ -268,6 +280,17 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
           assumed={weather.airTemperatureC}
           {...inForm(form, 'startTemperatureC')}
         />
+        <QuantityField
+          quantity={checkpointRanges.leftS}
+          label="Minutes left it showed at lift-off"
+          hint="to hold its display against what came"
+          assumed={null}
+          {...inForm(form, 'leftS')}
+        />
+        {values.leftS != null && (
+          <LeftToField leftTo={values.leftTo} onChange={(leftTo) => set('leftTo', leftTo)} />
+        )}
+        <CellFields cells={values} onChange={(part) => form.setValues(part)} />
         <TextField label="Note" value={values.note} onChange={(note) => set('note', note)} />
       </PanelPart>
       <Note>

@@ -1,5 +1,6 @@
 import {
   belowZeroS,
+  type Checkpoint,
   drainPieces,
   isLowLanding,
   minutesAndSeconds,
@@ -26,6 +27,7 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
   const aircraft = useRecords((state) => state.aircraft.find(({ id }) => id === record.aircraftId));
   const findings = aircraft ? sheetFindings(test, aircraft.spec) : [];
   const readings = linesOf(atTenths(test));
+  const hasCells = readings.some(({ lowestV }) => lowestV !== null);
   const belowS = belowZeroS(test);
   return (
     <>
@@ -39,7 +41,12 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
             <Table>
               <Headings
                 words={['minute', 'what happened']}
-                figures={['gauge', 'drain, % a min', 'a cell, V']}
+                figures={[
+                  'gauge',
+                  'drain, % a min',
+                  'a cell, V',
+                  ...(hasCells ? ['lowest, V', 'apart, V'] : []),
+                ]}
               />
               <Table.Tbody>
                 {readings.map((line) => (
@@ -48,7 +55,13 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
                     <Table.Td>{line.what}</Table.Td>
                     <Table.Td data-figure>{line.charge === null ? '–' : percent(line.charge)}</Table.Td>
                     <Table.Td data-figure>{line.drain === null ? '–' : line.drain.toFixed(1)}</Table.Td>
-                    <Table.Td data-figure>{line.volts === null ? '–' : line.volts.toFixed(2)}</Table.Td>
+                    <Table.Td data-figure>{voltsInWords(line.volts)}</Table.Td>
+                    {hasCells && (
+                      <>
+                        <Table.Td data-figure>{voltsInWords(line.lowestV)}</Table.Td>
+                        <Table.Td data-figure>{voltsInWords(line.apartV)}</Table.Td>
+                      </>
+                    )}
                   </Table.Tr>
                 ))}
               </Table.Tbody>
@@ -59,6 +72,10 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
       <Told test={test} belowS={belowS} />
     </>
   );
+}
+
+function voltsInWords(volts: number | null): string {
+  return volts === null ? '–' : volts.toFixed(2);
 }
 
 /** How it was set and what else was noted, in a line each. */
@@ -90,7 +107,7 @@ interface FindingProps {
 /** "It landed itself at 10 %; the spec sheet of Jay says 5 %", and the way to take it over. */
 function Finding({ finding, aircraftId, name }: FindingProps) {
   const edit = useRecords((state) => state.edit);
-  const { kind, field, readCharge, sheetCharge, isAssumed } = finding;
+  const { kind, field, signCharge, readCharge, sheetCharge, isAssumed } = finding;
   const take = () =>
     edit(
       'aircraft',
@@ -101,14 +118,15 @@ function Finding({ finding, aircraftId, name }: FindingProps) {
   return (
     <div className={styles.finding}>
       <span>
-        Here {signWords[kind]} at {percent(readCharge)};{' '}
+        Here {signWords[kind]} at {percent(signCharge)}
+        {kind === 'own-return' && `, ${percent(readCharge)} more than its way down and forced landing take`};{' '}
         {isAssumed
           ? `${percent(sheetCharge)} is assumed, since the sheet of ${name} is silent`
           : `the sheet of ${name} says ${percent(sheetCharge)}`}
         .
       </span>
       <Button variant="default" onClick={take}>
-        Take {percent(readCharge)} over
+        Use {percent(readCharge)}
       </Button>
     </div>
   );
@@ -119,6 +137,8 @@ interface Line {
   readonly charge: number | null;
   readonly drain: number | null;
   readonly volts: number | null;
+  readonly lowestV: number | null;
+  readonly apartV: number | null;
   readonly what: string;
 }
 
@@ -145,18 +165,29 @@ function linesOf(test: TestFlight): Line[] {
     const piece = pieces.find(({ untilS }) => untilS === timeS);
     return piece ? piece.chargePerS * 6000 : null;
   };
-  const line = (timeS: number, charge: number | null, volts: number | null, what: string): Line => ({
-    timeS,
-    charge,
-    drain: drainUntil(timeS),
-    volts,
-    what,
-  });
+  const nothing = { volts: null, lowestV: null, apartV: null };
   return [
-    line(0, test.startCharge, null, 'lift-off'),
-    ...(test.checkpoints ?? []).map(({ timeS, charge, cellVoltageV, kind }) =>
-      line(timeS, kind === 'empty' ? 0 : (charge ?? null), cellVoltageV ?? null, kind ? signWords[kind] : ''),
-    ),
-    line(test.durationS, test.endCharge, null, 'down'),
+    { ...nothing, timeS: 0, charge: test.startCharge, drain: drainUntil(0), what: 'lift-off' },
+    ...(test.checkpoints ?? []).filter(isRead).map((one) => ({
+      timeS: one.timeS,
+      charge: one.kind === 'empty' ? 0 : (one.charge ?? null),
+      drain: drainUntil(one.timeS),
+      volts: one.cellVoltageV ?? null,
+      lowestV: one.lowestCellVoltageV ?? null,
+      apartV: one.cellSpreadV ?? null,
+      what: one.kind ? signWords[one.kind] : '',
+    })),
+    {
+      ...nothing,
+      timeS: test.durationS,
+      charge: test.endCharge,
+      drain: drainUntil(test.durationS),
+      what: 'down',
+    },
   ];
+}
+
+/** What only tells minutes left has a table of its own. */
+function isRead({ charge, cellVoltageV, lowestCellVoltageV, kind }: Checkpoint): boolean {
+  return [charge, cellVoltageV, lowestCellVoltageV, kind].some((read) => read != null);
 }

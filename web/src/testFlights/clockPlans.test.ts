@@ -26,12 +26,20 @@ const mark = (timeS: number, charge: number | null, kind: 'forced-landing' | nul
   timeS,
   charge,
   cellVoltageV: null,
+  leftS: null,
   kind,
 });
 const weather = jayRequest.conditions;
 const setUp = { ...emptySetUp, startCharge: 0.98, attached: ' guards ', addedMassKg: 0.03 };
 const plan: TimedFlight = flightPlanOf(setUp, jay, jay1, weather, null);
-const landed = { endCharge: 0.2, endTemperatureC: null, ending: 'landed' } as const;
+const landed = {
+  endCharge: 0.2,
+  endTemperatureC: null,
+  ending: 'landed',
+  lowestCellVoltageV: null,
+  cellSpreadV: null,
+  leftTo: 'landing',
+} as const;
 
 test('a gauge read within 20 s of touch-down is the end’s, an older one is asked for; what was typed with the key counts', () => {
   expect(endChargeOf(running({ marks: [mark(1185, 0.21)] }))).toBe(0.21);
@@ -46,6 +54,18 @@ test('a landing of its own is a sign at the end, unless it was noted when it beg
   };
   expect(kinds(running({}))).toEqual([[1200, 'forced-landing']]);
   expect(kinds(running({ marks: [mark(1170, 0.1, 'forced-landing')] }))).toEqual([[1170, 'forced-landing']]);
+});
+
+test('the weakest cell is read at the end; to what the minutes left counted is kept only where some were read', () => {
+  const cells = { lowestCellVoltageV: 3.31, cellSpreadV: 0.04 };
+  const shown = { ...mark(60, null), leftS: 25 * 60 };
+  expect(
+    testFlown(plan, running({ marks: [shown] }), { ...landed, ...cells, leftTo: 'empty' }),
+  ).toMatchObject({
+    checkpoints: [shown, { timeS: 1200, ...cells }],
+    leftTo: 'empty',
+  });
+  expect(testFlown(plan, running({}), { ...landed, leftTo: 'empty' })).toMatchObject({ leftTo: null });
 });
 
 test('what cannot be kept is told in words: no end, too short, a forgotten clock', () => {

@@ -9,6 +9,7 @@ import {
   chargingTimeS,
   emptyToFullOf,
   type Handling,
+  type LeftTo,
   labelEnergyWh,
   type Mode,
   type SignKind,
@@ -186,6 +187,10 @@ export interface FlightEnd {
   readonly endCharge: number | null;
   readonly endTemperatureC: number | null;
   readonly ending: Ending;
+  readonly lowestCellVoltageV: number | null;
+  readonly cellSpreadV: number | null;
+  /** To what the minutes counted that were read as left. */
+  readonly leftTo: LeftTo;
 }
 
 /** A gauge read within so long of the end is the end's. */
@@ -202,7 +207,7 @@ export function endChargeOf({ endCharge, endedS, marks }: Running): number | nul
 export function testFlown(
   plan: TimedFlight,
   { marks, endedS }: Running,
-  { endCharge, endTemperatureC, ending }: FlightEnd,
+  { endCharge, endTemperatureC, ending, lowestCellVoltageV, cellSpreadV, leftTo }: FlightEnd,
 ): TestFlight | string {
   if (endedS === null || endCharge === null) return 'The charge at the end is missing.';
   const { min, max } = testFlightRanges.durationS;
@@ -211,12 +216,15 @@ export function testFlown(
     return 'It ran for over two hours: was the clock forgotten? Undo the end, or throw it away.';
   const sign: Checkpoint[] = ending === 'landed' ? [] : [{ timeS: endedS, kind: ending satisfies SignKind }];
   const known = marks.some(({ kind }) => kind === ending);
+  const cells: Checkpoint[] =
+    lowestCellVoltageV === null ? [] : [{ timeS: endedS, lowestCellVoltageV, cellSpreadV }];
   const test = {
     ...plan.test,
     endCharge,
     endTemperatureC,
     durationS: endedS,
-    checkpoints: [...marks.filter(({ timeS }) => timeS <= endedS), ...(known ? [] : sign)],
+    checkpoints: [...marks.filter(({ timeS }) => timeS <= endedS), ...(known ? [] : sign), ...cells],
+    leftTo: marks.some(({ leftS }) => leftS !== null) ? leftTo : null,
   };
   return testFlightFault(test)?.message ?? test;
 }

@@ -4,6 +4,7 @@ import {
   compareInstants,
   type DayAtPlace,
   type Handling,
+  type LeftTo,
   type ListedTest,
   type Mode,
   minutesAndSeconds,
@@ -11,6 +12,7 @@ import {
   type TestFlight,
   type TestPattern,
   testFlightProblem,
+  usualLeftTo,
 } from '@acorn-tally/core';
 import { isHover } from '../parts/testWords';
 import { packAtTheHour } from '../state/atTheHour';
@@ -34,6 +36,11 @@ export interface Draft {
   readonly startTemperatureC: number | null;
   readonly durationS: number | null;
   readonly endCharge: number | null;
+  /** What it showed as left at lift-off. */
+  readonly leftS: number | null;
+  readonly leftTo: LeftTo;
+  readonly lowestCellVoltageV: number | null;
+  readonly cellSpreadV: number | null;
   readonly note: string;
 }
 
@@ -72,6 +79,10 @@ export function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draf
     startTemperatureC: packAtTheHour(battery, conditions).startTemperatureC ?? null,
     durationS: null,
     endCharge: null,
+    leftS: null,
+    leftTo: usualLeftTo,
+    lowestCellVoltageV: null,
+    cellSpreadV: null,
     note: '',
   };
 }
@@ -101,8 +112,39 @@ export function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
     startTemperatureC: test.startTemperatureC ?? null,
     durationS: test.durationS,
     endCharge: test.endCharge,
+    leftS: atLiftOff(test)?.leftS ?? null,
+    leftTo: test.leftTo ?? usualLeftTo,
+    lowestCellVoltageV: atEnd(test)?.lowestCellVoltageV ?? null,
+    cellSpreadV: atEnd(test)?.cellSpreadV ?? null,
     note: note ?? '',
   };
+}
+
+/** Where a typed test keeps what it showed as left, and its cells: a reading of its own at lift-off, and one at the end. */
+function atLiftOff({ checkpoints }: Pick<TestFlight, 'checkpoints'>): Checkpoint | undefined {
+  return checkpoints?.find(({ timeS, leftS }) => timeS === 0 && leftS != null);
+}
+function atEnd({ checkpoints }: Pick<TestFlight, 'checkpoints'>): Checkpoint | undefined {
+  return checkpoints?.findLast(
+    ({ lowestCellVoltageV, charge }) => lowestCellVoltageV != null && charge == null,
+  );
+}
+
+/** What was noted in the air, without those two. */
+export function notedInFlight(test: Pick<TestFlight, 'checkpoints'> | undefined): readonly Checkpoint[] {
+  const typed = test ? [atLiftOff(test), atEnd(test)] : [];
+  return (test?.checkpoints ?? []).filter((one) => !typed.includes(one));
+}
+
+/** The readings of a test with those two as they are typed now; null where there are none. */
+function readingsWith(draft: Draft, durationS: number, before: TestFlight | undefined): Checkpoint[] | null {
+  const { leftS, lowestCellVoltageV, cellSpreadV } = draft;
+  const readings = [
+    ...(leftS == null ? [] : [{ timeS: 0, leftS }]),
+    ...notedInFlight(before),
+    ...(lowestCellVoltageV == null ? [] : [{ timeS: durationS, lowestCellVoltageV, cellSpreadV }]),
+  ];
+  return readings.length > 0 ? readings : null;
 }
 
 /** The test, when everything needed is there, with what else was noted of the one that is changed. */
@@ -128,5 +170,7 @@ export function testOf(draft: Draft, before: TestFlight | undefined): TestFlight
     endCharge,
     durationS,
     startTemperatureC,
+    checkpoints: readingsWith(draft, durationS, before),
+    leftTo: draft.leftS == null ? (before?.leftTo ?? null) : draft.leftTo,
   };
 }

@@ -1,5 +1,6 @@
 import {
   type AircraftRecord,
+  agedPack,
   type BatteryRecord,
   type Conditions,
   estimate,
@@ -29,7 +30,8 @@ export function useExpected(
   const key = JSON.stringify([test, aircraft.spec, battery.pack, weather]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the request is all that is in the key
   const request = useMemo(
-    () => requestForTest(test, aircraft.spec, battery.pack, weather, battery.id),
+    () =>
+      requestForTest(test, aircraft.spec, agedPack(battery, new Date().toISOString()), weather, battery.id),
     [key],
   );
   const flown = useMemo(() => estimate(request, middle), [request, middle]);

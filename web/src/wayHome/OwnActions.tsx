@@ -7,7 +7,12 @@ import { Warning } from '../parts/Warning';
 import styles from './ways.module.css';
 
 /** What may come at any time. */
-const untimed: Partial<Record<OwnAction['kind'], string>> = { landing: 'landing', 'lost-link': 'link lost' };
+const untimed: Partial<Record<OwnAction['kind'], string>> = {
+  landing: 'landing',
+  'broken-off': 'broken off',
+  'lost-link': 'link lost',
+  'no-satellites': 'no satellites',
+};
 
 /** What the aircraft will do by itself in this flight, so that nobody is surprised. */
 export function OwnActions({ answer }: { readonly answer: ReturnAnswer }) {

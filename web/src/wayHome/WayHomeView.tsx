@@ -34,6 +34,7 @@ import { useWriter, type Writer } from '../state/units';
 import { atLiftOff } from './atLiftOff';
 import { LiftOffCard } from './LiftOffCard';
 import { OwnActions } from './OwnActions';
+import { ownCallInWords } from './ownCallWords';
 import { PlacePanel } from './PlacePanel';
 import { ReachView } from './ReachView';
 import { SideView } from './SideView';
@@ -201,7 +202,7 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
           drift !== undefined ? (
             <Warning>so it drifts away at {write('speed', drift, 1)}</Warning>
           ) : (
-            own !== null && <OwnCall own={own} lateByS={band.value?.lateByS ?? null} />
+            own !== null && band.value && <OwnCall own={own} band={band.value} />
           )
         }
       >
@@ -228,16 +229,9 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
   );
 }
 
-function OwnCall({ own, lateByS }: { readonly own: OwnReturn; readonly lateByS: number | null }) {
-  if (lateByS === null) return null;
-  const waits = `The aircraft’s own call waits until ${percent(own.charge)}:`;
-  return lateByS > 0 ? (
-    <Warning>
-      {waits} {minutesAndSeconds(lateByS)} too late in this wind
-    </Warning>
-  ) : (
-    <>{waits} early enough</>
-  );
+function OwnCall({ own, band }: { readonly own: OwnReturn; readonly band: ReturnBand }) {
+  const told = ownCallInWords(own, band);
+  return told && (told.isLate ? <Warning>{told.says}</Warning> : told.says);
 }
 
 interface NowProps {

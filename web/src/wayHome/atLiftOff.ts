@@ -3,14 +3,14 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   estimate,
-  minutesAndSeconds,
   type Sentence,
   type UnfitReason,
 } from '@acorn-tally/core';
 import { requestFor } from '../answers/useEstimates';
-import { inHundred, percent } from '../fields/percent';
+import { inHundred } from '../fields/percent';
 import { beliefAbout } from '../state/belief';
 import { unfitNow } from '../state/unfitNow';
+import { ownCallInWords } from './ownCallWords';
 import type { WayHome } from './useWayHome';
 
 const unfitWords: Record<UnfitReason, string> = {
@@ -33,13 +33,8 @@ export function atLiftOff(
     ? [answer.value.tooLow, ...answer.value.mind].flatMap((one) => (one ? [say(one)] : []))
     : [];
   const own = answer.ok ? answer.value.own : null;
-  const lateByS = band.value?.lateByS ?? null;
-  const late =
-    own && lateByS !== null && lateByS > 0
-      ? [
-          `Its automatic return waits until ${percent(own.charge)}: ${minutesAndSeconds(lateByS)} too late in this wind`,
-        ]
-      : [];
+  const ownCall = own && band.value ? ownCallInWords(own, band.value) : null;
+  const late = ownCall?.isLate ? [ownCall.says] : [];
   const refusal = (() => {
     if (unfit) return `${battery.label}: ${unfitWords[unfit]}`;
     if (!flight.ok) return say(flight.refusal);
