@@ -137,6 +137,13 @@ export function otherPackKg({ aircraft, battery }: Pick<Flown, 'aircraft' | 'bat
   return sold === battery ? 0 : packMassKg(battery) - packMassKg(sold);
 }
 
+/** The same aircraft in the same air with more hung on it. */
+export function ladenBy(solved: SolvedAircraft, addedKg: number): SolvedAircraft {
+  if (addedKg === 0) return solved;
+  const { powertrain } = solved;
+  return { ...solved, powertrain: { ...powertrain, airframe: laden(powertrain.airframe, addedKg) } };
+}
+
 /** The pack of the box's capacity, whatever its age: the box is solved with the cells it had as sold. */
 function soldWith({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): Battery {
   const ratedCapacityMah = aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah;

@@ -21,6 +21,7 @@ const shots: Shot[] = [
     light: 'low-sun',
     earliestAt: '2026-11-26T08:00:00.000Z',
     latestAt: null,
+    addedMassKg: 0.035,
   },
   { id: '2', name: 'Ridge', durationS: 61, style: 'fast', distanceM: 0, bearingDeg: 0, heightM: 90 },
 ];
@@ -39,6 +40,7 @@ test('shots written as CSV are read again as they were', () => {
       light: null,
       earliestAt: null,
       latestAt: null,
+      addedMassKg: null,
       ...shot,
     })),
   );

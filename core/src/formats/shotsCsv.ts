@@ -25,6 +25,7 @@ const headings = [
   'light',
   'not before',
   'over by',
+  'accessories g',
 ] as const;
 /** And how others head the same. */
 const columns: readonly ColumnNames[] = [
@@ -40,6 +41,7 @@ const columns: readonly ColumnNames[] = [
   ['light'],
   ['not before', 'earliest'],
   ['over by', 'latest'],
+  ['accessories g', 'added mass'],
 ];
 const needed = ['name', 'minutes'];
 
@@ -62,6 +64,7 @@ export function writeShotsCsv(shots: readonly Shot[]): string {
       shot.light ?? '',
       shot.earliestAt ?? '',
       shot.latestAt ?? '',
+      shot.addedMassKg == null ? '' : Number((shot.addedMassKg * 1000).toFixed(1)),
     ]),
   );
 }
@@ -104,6 +107,7 @@ export function readShotsCsv(
       light: cells.oneOf('light', lightWishes),
       earliestAt: cells.instant('not before'),
       latestAt: cells.instant('over by'),
+      addedMassKg: cells.quantity('accessories g', shotRanges.addedMassKg),
     };
     problems.push(...cells.problems);
     return cells.problems.length === 0 ? [shot] : [];

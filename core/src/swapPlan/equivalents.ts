@@ -2,7 +2,7 @@ import { groundspeedMps, windAlongTrack } from '../air/windTriangle';
 import { type Aircraft, spec } from '../aircraft/aircraft';
 import { type Cells, loadCurrentA } from '../battery/cells';
 import type { World } from '../belief/belief';
-import { type SolvedAircraft, withBattery } from '../belief/flightContext';
+import { ladenBy, type SolvedAircraft, withBattery } from '../belief/flightContext';
 import { gustyPowerW, standingPowerW } from '../flight/powertrain';
 import { type HomeRule, heightHomeM } from '../reserve/homing';
 import { track } from '../reserve/plane';
@@ -49,11 +49,14 @@ export class EquivalentSeconds {
   private readonly winds = new Map<number, Float64Array>();
   private readonly stretches = new Map<number, Stretch>();
   private readonly works = new Map<number, Stretch>();
+  /** The same with other loads. */
+  private readonly laden = new Map<number, EquivalentSeconds>();
 
   constructor(
     private readonly fleet: Fleet,
     private readonly kind: number,
-    weather: number,
+    private readonly weather: number,
+    private readonly loadKg = 0,
   ) {
     const { aircraft, battery } = fleet.problem.kinds[kind] as (typeof fleet.problem.kinds)[number];
     this.aircraft = aircraft.spec;
@@ -63,20 +66,30 @@ export class EquivalentSeconds {
       const hoverA = reference[i] as number;
       if (!inAir || !(hoverA > 0)) return null;
       const { cells } = withBattery(inAir, { battery, batteryId: battery.id }, worlds[i] as World);
-      return { inAir, cells, hoverA };
+      return { inAir: ladenBy(inAir, loadKg), cells, hoverA };
     });
+  }
+
+  /** With what hangs on it for a take. */
+  private carrying({ loadKg }: Take): EquivalentSeconds {
+    if (loadKg === this.loadKg) return this;
+    const held = this.laden.get(loadKg);
+    if (held) return held;
+    const made = new EquivalentSeconds(this.fleet, this.kind, this.weather, loadKg);
+    this.laden.set(loadKg, made);
+    return made;
   }
 
   /** From where the aircraft is to a take; from home where it is at none. */
   out(from: Take | null, to: Take): Stretch {
     return this.held((from ? from.index + 1 : 0) * 1024 + to.index, () =>
-      this.transit(from?.position ?? home, to.position),
+      this.carrying(to).transit(from?.position ?? home, to.position),
     );
   }
 
   /** From a take to the ground. */
   home(from: Take): Stretch {
-    return this.held(-1 - from.index, () => this.wayHome(from.position));
+    return this.held(-1 - from.index, () => this.carrying(from).wayHome(from.position));
   }
 
   /** Setting a take up and taking it. */
@@ -84,7 +97,7 @@ export class EquivalentSeconds {
     const held = this.works.get(take.index);
     if (held) return held;
     const load = this.fleet.rules(this.kind).recordingLoadW;
-    const equivalents = this.each(({ inAir }, rate) => {
+    const equivalents = this.carrying(take).each(({ inAir }, rate) => {
       const legs = workLegs(inAir, take, load);
       if (!legs.ok) return Number.POSITIVE_INFINITY;
       return legs.value.reduce((sum, { powerW, durationS }) => sum + durationS * rate(powerW), 0);

@@ -11,7 +11,7 @@ import {
   longestTake,
   type TakeContext,
 } from './fly';
-import type { Pack, Take } from './problem';
+import { areAlikeLaden, type Pack, type Take } from './problem';
 import { workOf } from './work';
 
 /** A flight as it takes off. */
@@ -45,6 +45,7 @@ function flown(
   rules: ReturnType<Fleet['rules']>,
   takes: readonly Take[],
 ): readonly FlownTake[] | null {
+  if (!areAlikeLaden(takes)) return null;
   const found: FlownTake[] = [];
   let flight: FlightSoFar = beforeTakeoff(context);
   for (const take of takes) {

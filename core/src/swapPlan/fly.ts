@@ -1,6 +1,6 @@
 import type { CellState } from '../battery/cells';
 import { gaugeOf, shownGauge } from '../battery/gauge';
-import type { FlightContext, SolvedAircraft } from '../belief/flightContext';
+import { type FlightContext, ladenBy, type SolvedAircraft } from '../belief/flightContext';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import type { PowerLeg } from '../flight/bundles';
 import { drain } from '../flight/drain';
@@ -108,6 +108,7 @@ interface Ways {
 export class WaysInAir {
   private readonly outs = new Map<number, Outcome<readonly PowerLeg[]>>();
   private readonly atTakes = new Map<number, Outcome<Omit<Ways, 'out'>>>();
+  private readonly ladenAircraft = new Map<number, SolvedAircraft>();
 
   constructor(
     private readonly inAir: SolvedAircraft,
@@ -116,7 +117,7 @@ export class WaysInAir {
 
   to(take: Take, from: Take | null): Outcome<Ways> {
     const key = (from ? from.index + 1 : 0) * 1024 + take.index;
-    const out = this.outs.get(key) ?? transitLegs(this.inAir, from?.position ?? home, take.position);
+    const out = this.outs.get(key) ?? transitLegs(this.carrying(take), from?.position ?? home, take.position);
     this.outs.set(key, out);
     if (!out.ok) return out;
     const there = this.atTakes.get(take.index) ?? this.atTake(take);
@@ -124,10 +125,20 @@ export class WaysInAir {
     return there.ok ? success({ out: out.value, ...there.value }) : there;
   }
 
+  /** With what hangs on it for a take. */
+  private carrying({ loadKg }: Take): SolvedAircraft {
+    const held = this.ladenAircraft.get(loadKg);
+    if (held) return held;
+    const made = ladenBy(this.inAir, loadKg);
+    this.ladenAircraft.set(loadKg, made);
+    return made;
+  }
+
   private atTake(take: Take): Outcome<Omit<Ways, 'out'>> {
-    const work = workLegs(this.inAir, take, this.rules.recordingLoadW);
+    const inAir = this.carrying(take);
+    const work = workLegs(inAir, take, this.rules.recordingLoadW);
     if (!work.ok) return work;
-    const wayHome = returnLegs(this.inAir, take.position, this.rules.home);
+    const wayHome = returnLegs(inAir, take.position, this.rules.home);
     return wayHome.ok ? success({ work: work.value, home: wayHome.value }) : wayHome;
   }
 }

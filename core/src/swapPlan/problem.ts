@@ -34,6 +34,8 @@ export interface Take {
   readonly number: number;
   readonly must: boolean;
   readonly setUpS: number;
+  /** What hangs on it for its shot; takes with different loads share no flight. */
+  readonly loadKg: number;
   readonly position: Position;
   readonly placeIndex: number;
   /** Null for any of them. */
@@ -41,6 +43,11 @@ export interface Take {
   readonly windows: readonly Window[] | null;
   /** Takes that must be over before; all takes of the shots it comes after. */
   readonly after: readonly number[];
+}
+
+/** Whether takes can share a flight by what hangs on it: that is changed on the ground only. */
+export function areAlikeLaden(takes: readonly Take[]): boolean {
+  return takes.every(({ loadKg }) => loadKg === takes[0]?.loadKg);
 }
 
 /** A battery of the shoot. Packs of one kind fly one aircraft with one type of cells: powers are alike for them. */
@@ -186,6 +193,7 @@ function takesOf(request: PlanRequest, startMs: number, untilS: number): Take[] 
       number: take + 1,
       must: shot.need !== 'nice',
       setUpS: shot.setUpS ?? 0,
+      loadKg: shot.addedMassKg ?? 0,
       position: { distanceM: shot.distanceM, bearingDeg: shot.bearingDeg, heightM: shot.heightM },
       placeIndex: shot.launchPlaceId == null ? 0 : placeIds.indexOf(shot.launchPlaceId),
       aircraftIndex: shot.aircraftId == null ? null : aircraft.findIndex(({ id }) => id === shot.aircraftId),

@@ -1,4 +1,4 @@
-import type { Style } from '../aircraft/aircraft';
+import { aircraftRanges, type Style } from '../aircraft/aircraft';
 import type { Manner, StyleShare } from '../flight/styles';
 import { positionRanges } from '../reserve/returnHome';
 import type { Quantity } from '../units/quantity';
@@ -28,6 +28,8 @@ export interface Shot extends Manner {
   readonly distanceM: number;
   readonly bearingDeg: number;
   readonly heightM: number;
+  /** What hangs on it for this shot beyond what the aircraft carries anyway: a filter, a light. Changed on the ground only. */
+  readonly addedMassKg?: number | null;
   /** Any aircraft where absent. */
   readonly aircraftId?: string | null;
   /** The first one where absent. */
@@ -60,6 +62,7 @@ export const shotRanges = {
     step: 0.5,
     clock: true,
   },
+  addedMassKg: aircraftRanges.addedMassKg,
   distanceM: positionRanges.distanceM,
   bearingDeg: positionRanges.bearingDeg,
   heightM: positionRanges.heightM,

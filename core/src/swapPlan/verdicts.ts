@@ -301,12 +301,15 @@ class LaidOut {
   private readonly works: Float64Array[] = [];
   private readonly homes: Float64Array[] = [];
   private count = 0;
+  private isOneLoad = true;
 
   lay(flight: EquivalentSeconds, takes: readonly Take[]): void {
     let from: Take | null = null;
     this.count = takes.length;
+    this.isOneLoad = true;
     for (let i = 0; i < takes.length; i++) {
       const take = takes[i] as Take;
+      if (from && take.loadKg !== from.loadKg) this.isOneLoad = false;
       this.outs[i] = flight.out(from, take).equivalents;
       this.works[i] = flight.work(take).equivalents;
       this.homes[i] = flight.home(take).equivalents;
@@ -314,8 +317,9 @@ class LaidOut {
     }
   }
 
-  /** Whether a draw has too little for the way home after any take, or takes beyond the half. */
+  /** Whether a draw has too little for the way home after any take, takes beyond the half, or cannot hang it all on one flight. */
   isShort({ untilReserveS, untilHalfS }: Capacity, draw: number, factor: number): boolean {
+    if (!this.isOneLoad) return true;
     const mostS = (untilReserveS[draw] as number) / factor;
     let takenS = 0;
     for (let i = 0; i < this.count; i++) {

@@ -303,6 +303,7 @@ export class ShotDto extends MannerDto implements Shot {
   @Name('Name of the shot') name: string;
   @InRange(shotRanges.durationS) durationS: number;
   @OneOf(styles) style: Style;
+  @InRange(shotRanges.addedMassKg, optional) addedMassKg?: number | null;
   @InRange(shotRanges.distanceM) distanceM: number;
   @InRange(shotRanges.bearingDeg) bearingDeg: number;
   @InRange(shotRanges.heightM) heightM: number;

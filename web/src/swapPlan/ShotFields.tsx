@@ -81,6 +81,13 @@ export function ShotFields(props: ShotFieldsProps) {
         onChange={(heightM) => onChange({ heightM }, 'height')}
       />
       <QuantityField<number | null>
+        quantity={shotRanges.addedMassKg}
+        hint="for this shot only; changed on the ground"
+        value={shot.addedMassKg ?? null}
+        assumed={0}
+        onChange={(addedMassKg) => onChange({ addedMassKg }, 'accessories')}
+      />
+      <QuantityField<number | null>
         quantity={shotRanges.takes}
         value={shot.takes ?? null}
         assumed={1}
