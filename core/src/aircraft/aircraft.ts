@@ -154,14 +154,21 @@ const hoverModes = ['normal', 'fast'] as const;
 /** Modes from the slowest up: where one drifts, a pilot takes the next. Manual is chosen, never taken. */
 const fasterModes: readonly Mode[] = ['slow', 'normal', 'fast'];
 
+/** The slowest mode above a style's own that holds its place in a wind; null where none does. */
+export function holdingMode(aircraft: Aircraft, style: Style, windMps: number): Mode | null {
+  if (style === 'hover') return null;
+  const faster = fasterModes.slice(fasterModes.indexOf(style) + 1);
+  return faster.find((mode) => windMps <= maxAirspeedMps(aircraft, mode)) ?? null;
+}
+
 /** Top airspeed of the slowest mode from a style's own up that holds its place in a wind; of the fastest where none does. */
 export function holdingAirspeedMps(aircraft: Aircraft, style: Style, windMps: number): number {
   const own = maxAirspeedMps(aircraft, style);
   if (style === 'hover' || windMps <= own) return own;
-  const faster = fasterModes
-    .slice(fasterModes.indexOf(style) + 1)
-    .map((mode) => maxAirspeedMps(aircraft, mode));
-  return faster.find((topMps) => windMps <= topMps) ?? Math.max(own, ...faster);
+  const mode = holdingMode(aircraft, style, windMps);
+  if (mode) return maxAirspeedMps(aircraft, mode);
+  const faster = fasterModes.slice(fasterModes.indexOf(style) + 1);
+  return Math.max(own, ...faster.map((one) => maxAirspeedMps(aircraft, one)));
 }
 
 /** A spec-sheet value, or the typical one where the pilot left it empty. */

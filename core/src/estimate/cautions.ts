@@ -62,6 +62,8 @@ const notFullCharge = 0.9;
 const worthSaying = 0.02;
 const wornHealth = 0.85;
 export const frostReserveCharge = 0.3;
+/** Half of the last digit that is shown: what looks the same is not told as more. */
+const asShownMps = 0.05;
 /** An own call that comes later than this is told. */
 const worthACallS = 30;
 /** Below this the aircraft’s still-air reckoning is near enough. */
@@ -184,7 +186,7 @@ function driftingStyles(
 ): Found {
   const flown = mix.filter(({ share }) => share > 0).map(({ style }) => style);
   const drifting = (['slow', 'normal'] as const).filter(
-    (mode) => flown.includes(mode) && gustMps > maxAirspeedMps(aircraft, mode),
+    (mode) => flown.includes(mode) && gustMps > maxAirspeedMps(aircraft, mode) + asShownMps,
   );
   return [
     flown.includes('hover') &&

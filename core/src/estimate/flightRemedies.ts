@@ -20,7 +20,8 @@ export const flightRemedyCodes = [
   'warm-pack',
   'charge-it',
   'normal-mode',
-  'normal-and-by-hand',
+  'fast-mode',
+  'mode-and-by-hand',
   'nearer-lower-upwind',
 ] as const;
 export type FlightRemedyCode = (typeof flightRemedyCodes)[number];
@@ -28,8 +29,9 @@ export type FlightRemedyCode = (typeof flightRemedyCodes)[number];
 /** A change that makes a flight one that may be planned, and the minutes it then has. */
 export interface FlightRemedy extends Sentence<FlightRemedyCode> {
   readonly plannedS: number;
-  /** How it then comes home, where that is what helps. */
+  /** How it then comes home, and is flown, where that is what helps. */
   readonly comesHome?: ComesHome;
+  readonly mix?: EstimateRequest['flight']['mix'];
 }
 
 /** Fewer planned seconds are no flight worth naming (assumed). */
@@ -39,18 +41,19 @@ const nearest = { distanceM: 10, heightM: 5 } as const;
 
 /**
  * What helps a flight that is refused or not to be planned: changes that were flown in every draw and can be planned, what gives
- * most first. Each is tried by itself; where none does alone, normal mode and home by hand, and then nearer, lower and upwind together. Empty where none helps;
+ * most first. Each is tried by itself; where none does alone, a faster mode and home by hand, and then nearer, lower and upwind together. Empty where none helps;
  * a smaller reserve is never one.
  */
 export function flightRemedies(request: EstimateRequest, belief: Belief): FlightRemedy[] {
   const alone = [...planned(changesOf(request), belief), ...known(request, belief)];
   if (alone.length > 0) return alone.sort((a, b) => b.plannedS - a.plannedS);
   const both = planned(
-    inNormalMode(request).flatMap((normal) =>
-      flownHome(normal.request).map((home) => ({
+    inFasterModes(request).flatMap((faster) =>
+      flownHome(faster.request).map((home) => ({
         ...home,
-        words: sentence('normal-and-by-hand', '{normal}, and {home}', {
-          normal: normal.words,
+        mix: faster.mix,
+        words: sentence('mode-and-by-hand', '{faster}, and {home}', {
+          faster: faster.words,
           home: home.words,
         }),
       })),
@@ -68,6 +71,7 @@ interface Change {
   readonly words: Sentence<FlightRemedyCode>;
   readonly request: EstimateRequest;
   readonly comesHome?: ComesHome;
+  readonly mix?: EstimateRequest['flight']['mix'];
 }
 
 function planned(changes: readonly Change[], belief: Belief): FlightRemedy[] {
@@ -75,10 +79,11 @@ function planned(changes: readonly Change[], belief: Belief): FlightRemedy[] {
     changes.map(({ request }) => request),
     belief,
   );
-  const found = changes.map(({ words, comesHome }, i) => ({
+  const found = changes.map(({ words, comesHome, mix }, i) => ({
     ...words,
     plannedS: bands[i]?.usableS.planned ?? 0,
     ...(comesHome && { comesHome }),
+    ...(mix && { mix }),
   }));
   const helping = found.filter(({ plannedS }) => plannedS >= leastPlannedS);
   // Of several of one kind the mildest that helps comes first in the list of changes.
@@ -94,7 +99,7 @@ function changesOf(request: EstimateRequest): Change[] {
     ...upwind(request),
     ...warmed(request),
     ...charged(request),
-    ...inNormalMode(request),
+    ...inFasterModes(request),
     ...flownHome(request),
   ];
 }
@@ -187,15 +192,35 @@ function charged(request: EstimateRequest): Change[] {
   return [{ request: withBattery(request, { startCharge: chargedFull, daysSinceCharge: null }), words }];
 }
 
-function inNormalMode(request: EstimateRequest): Change[] {
-  const { mix } = request.flight;
-  const style = mix.find((part) => part.style !== 'normal' && part.style !== 'hover')?.style;
-  if (!style) return [];
-  const normal = mix.map((part) =>
-    part.style === style ? { style: 'normal' as const, share: part.share } : part,
+/** Parts in slower modes flown in normal mode, or in fast mode: the mildest first. */
+function inFasterModes(request: EstimateRequest): (Change & { readonly mix: Mix })[] {
+  return [
+    ...inMode(request, 'normal', (styles) =>
+      sentence('normal-mode', 'fly the {styles} part in normal mode', { styles }),
+    ),
+    ...inMode(request, 'fast', (styles) =>
+      sentence('fast-mode', 'fly the {styles} part in fast mode', { styles }),
+    ),
+  ];
+}
+
+type Mix = EstimateRequest['flight']['mix'];
+/** From the slowest up; manual flying is chosen, and may be calmed to either. */
+const slowerThan = { normal: ['slow', 'manual'], fast: ['slow', 'normal', 'manual'] } as const;
+
+function inMode(
+  request: EstimateRequest,
+  mode: 'normal' | 'fast',
+  words: (styles: string) => Sentence<FlightRemedyCode>,
+): (Change & { readonly mix: Mix })[] {
+  const slower: readonly string[] = slowerThan[mode];
+  const moved = request.flight.mix.filter(({ style, share }) => share > 0 && slower.includes(style));
+  if (moved.length === 0) return [];
+  const mix = request.flight.mix.map((part) =>
+    moved.includes(part) ? { style: mode, share: part.share } : part,
   );
-  const words = sentence('normal-mode', 'fly the {style} part in normal mode', { style });
-  return [{ request: withFlight(request, { mix: normal }), words }];
+  const styles = moved.map(({ style }) => style).join(' and ');
+  return [{ request: withFlight(request, { mix }), words: words(styles), mix }];
 }
 
 function allTogether(request: EstimateRequest, share: number): Change {

@@ -89,6 +89,24 @@ test('where it does not come home by itself, by hand is named with its minutes; 
   expect(both?.plannedS).toBeGreaterThan(300);
 });
 
+test('a wind that slow and normal mode cannot stand against is flown in fast, and home by hand in fast: both told as one', () => {
+  const mix = [
+    { style: 'hover', share: 0.5 },
+    { style: 'slow', share: 0.3 },
+    { style: 'normal', share: 0.2 },
+  ] as const;
+  const gale = windy(80, 5);
+  const asked = { ...gale, flight: { ...gale.flight, mix, heightM: 30 } };
+  const [both] = flightRemedies(asked, boxDrawn(128));
+  expect(both).toMatchObject({ code: 'mode-and-by-hand', comesHome: 'by-hand-fast' });
+  expect(both?.mix?.map(({ style }) => style)).toEqual(['hover', 'fast', 'fast']);
+  // It is flown so with the minutes that are told.
+  const flown = { ...asked, flight: { ...asked.flight, mix: both?.mix ?? [] } };
+  const policy = { ...asked.policy, comesHome: 'by-hand-fast' as const };
+  const [band] = bandsOf([{ ...flown, policy }], boxDrawn(128));
+  expect(both?.plannedS).toBe(band?.usableS.planned);
+});
+
 test('a confidence of 0.95 and more is told from four times the draws: 0.99 from twenty of them, not from five', () => {
   const of = (confidence: number) => drawsFor({ kind: 'touch-down-charge', confidence });
   expect(of(0.949)).toEqual(usualDraws);

@@ -1,5 +1,11 @@
 import type { AirAtHeight } from '../air/conditions';
-import { holdingAirspeedMps, maxAirspeedMps, type Style } from '../aircraft/aircraft';
+import {
+  type Aircraft,
+  holdingAirspeedMps,
+  holdingMode,
+  maxAirspeedMps,
+  type Style,
+} from '../aircraft/aircraft';
 import type { Assumed, ValuesOf } from '../units/assumed';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
@@ -144,7 +150,7 @@ export function flownStyle(
     return success(atAirspeed(inAir, share, share.airspeedMps, ownTopMps));
   }
   const topMps = topAirspeedMps(inAir, share.style, air.windMps);
-  if (air.windMps > topMps) return windBeyondMode(share.style, air.windMps, topMps);
+  if (air.windMps > topMps) return windBeyondMode(aircraft, share.style, air.windMps, topMps);
   const { groundMps: usualMps } = usualManner(share.style, share.handling);
   const own = Math.exp(speedGuesses.styleFlownRatio.spread * coefficients.ownSpeedDeviations);
   const groundMps = heldGroundMps(usualMps, ownTopMps, coefficients.styleSpeedRatio * own);
@@ -219,11 +225,23 @@ function beyondMode(style: Style, airspeedMps: number, topMps: number) {
   );
 }
 
-function windBeyondMode(style: Style, windMps: number, topMps: number) {
-  const driftMps = windMps - topMps;
+/** Refused is the style, not the way home: with what would hold instead. */
+function windBeyondMode(aircraft: Aircraft, style: Style, windMps: number, topMps: number) {
+  const numbers = { windMps, maxAirspeedMps: topMps, driftMps: windMps - topMps };
+  if (style === 'hover')
+    return refuse(
+      'wind-beyond-mode',
+      'No mode holds a hover ({maxAirspeedMps:1}) against {windMps:1} of wind: it drifts back at {driftMps:1}. Fly lower.',
+      numbers,
+    );
+  const mode = holdingMode(aircraft, style, windMps);
   return refuse(
     'wind-beyond-mode',
-    '{windMps:1} of wind is more than {style} flying stands against ({maxAirspeedMps:1}): it drifts back at {driftMps:1}.',
-    { windMps, style, maxAirspeedMps: topMps, driftMps },
+    '{style} mode ({maxAirspeedMps:1}) cannot hold against {windMps:1} of wind: it drifts back at {driftMps:1}. {lever}',
+    {
+      ...numbers,
+      style: style.charAt(0).toUpperCase() + style.slice(1),
+      lever: mode ? `Fly lower, or this part in ${mode}.` : 'Fly lower.',
+    },
   );
 }

@@ -50,6 +50,6 @@ test('blown away at full power, which would empty the pack at once, it is the wi
       boxMiddle.middle,
     );
   expect(refusal(situation(-20, 0.03))).toMatch(
-    /^25.9 m\/s of wind is more than hover flying stands against/,
+    /^No mode holds a hover \(16 m\/s\) against 25.9 m\/s of wind: it drifts back at 9.9 m\/s. Fly lower\./,
   );
 });

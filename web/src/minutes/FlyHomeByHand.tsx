@@ -10,21 +10,25 @@ interface Props {
 /** Where a way home by hand would do, it is one tap. */
 export function FlyHomeByHand({ aircraft, remedies }: Props) {
   const edit = useRecords((state) => state.edit);
-  const comesHome = remedies.find((remedy) => remedy.comesHome)?.comesHome;
-  if (!comesHome) return null;
+  const remedy = remedies.find(({ comesHome }) => comesHome);
+  if (!remedy?.comesHome) return null;
+  const { comesHome, mix } = remedy;
   return (
     <LinkButton
       onClick={() =>
         edit(
           'aircraft',
           aircraft.id,
-          (now) => ({ policy: { ...now.policy, comesHome } }),
-          'how it comes home',
+          (now) => ({
+            policy: { ...now.policy, comesHome },
+            ...(mix && { flight: { ...now.flight, mix } }),
+          }),
+          mix ? 'how it is flown and comes home' : 'how it comes home',
         )
       }
     >
-      {comesHome === 'by-hand' ? 'Fly it home by hand' : 'Fly it home by hand in fast mode'}: in sight, link
-      held, stick forward
+      {mix ? 'Fly it so, home' : 'Fly it home'} by hand{comesHome === 'by-hand-fast' && ' in fast mode'}: in
+      sight, link held, stick forward
     </LinkButton>
   );
 }
