@@ -95,7 +95,7 @@ export function missingColumns({ columns }: Pick<LogLayout, 'columns'>): LogColu
 /** What SI values each column may have; what lies beyond is some other column under a like name. */
 const plausible: Partial<Record<LogColumn, readonly [least: number, most: number]>> = {
   charge: [0, 1],
-  'time left': [0, 7200],
+  'minutes left': [0, 7200],
   voltage: [2, 70],
   height: [-500, 9000],
   speed: [0, 100],

@@ -124,7 +124,7 @@ export class RowReader {
       ...(charge !== null && { charge }),
       ...(voltage !== null && voltage > 0 && { cellVoltageV: voltage / perCell }),
       ...this.singleCells(cells),
-      ...this.plain('leftS', 'time left', cells),
+      ...this.plain('leftS', 'minutes left', cells),
       ...this.plain('heightM', 'height', cells),
       ...this.plain('speedMps', 'speed', cells),
       ...this.plain('distanceM', 'distance', cells),

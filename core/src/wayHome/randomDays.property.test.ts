@@ -82,7 +82,7 @@ test('Minutes, Way home and the turn table never contradict each other on any da
       if (!minutes) return;
       expect(minutes.turnBackCharge.planned ?? home.turnBackCharge.planned).toBe(home.turnBackCharge.planned);
     }),
-    { seed: 71, numRuns: 60 },
+    { seed: 71, numRuns: 120 },
   );
 });
 
@@ -99,7 +99,7 @@ test('inside the reach it comes home with what is held back, beyond it does not 
       if (day.distanceM < 0.99 * edgeM) expect(lands).toBe(true);
       if (day.distanceM > 1.01 * edgeM + 25) expect(lands).toBe(false);
     }),
-    { seed: 72, numRuns: 200 },
+    { seed: 72, numRuns: 240 },
   );
 });
 

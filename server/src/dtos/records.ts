@@ -304,6 +304,7 @@ export class ShotDto extends MannerDto implements Shot {
   @InRange(shotRanges.durationS) durationS: number;
   @OneOf(styles) style: Style;
   @InRange(shotRanges.addedMassKg, optional) addedMassKg?: number | null;
+  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
   @InRange(shotRanges.distanceM) distanceM: number;
   @InRange(shotRanges.bearingDeg) bearingDeg: number;
   @InRange(shotRanges.heightM) heightM: number;

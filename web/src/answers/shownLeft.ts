@@ -14,7 +14,7 @@ import {
 import { isHover } from '../parts/testWords';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
-import { openQuestions } from './counted';
+import { countsNow } from './counted';
 
 /** What an aircraft showed as left in a test against what came; nothing where its battery or aircraft is gone. */
 export function shownIn(
@@ -22,7 +22,8 @@ export function shownIn(
   battery: BatteryRecord | null,
 ): ShownLeft[] {
   const aircraft = useRecords.getState().aircraft.find(({ id }) => id === aircraftId);
-  if (!aircraft || !battery || !test.checkpoints?.some(({ leftS }) => leftS != null)) return [];
+  // A record that came broken takes down the view of its own, not this one.
+  if (!aircraft || !battery || !test?.checkpoints?.some(({ leftS }) => leftS != null)) return [];
   const request = requestForTest(test, aircraft.spec, agedPack(battery, flownAt), weather, batteryId);
   return shownLeft(test, request, beliefAbout(aircraft).middle);
 }
@@ -43,7 +44,7 @@ export function shownByStyle(
 ): ShownByStyle[] {
   const byStyle = new Map<string, { style: Style; leftTo: LeftTo; ratios: number[] }>();
   for (const record of tests) {
-    if (record.excludedReason || openQuestions(record).length > 0) continue;
+    if (!countsNow(record)) continue;
     const battery = batteries.find(({ id }) => id === record.batteryId) ?? null;
     const ratio = shownOverCame(shownIn(record, battery));
     if (ratio === null) continue;

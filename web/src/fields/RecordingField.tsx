@@ -5,6 +5,8 @@ import { QuantityField } from './QuantityField';
 interface Props {
   readonly recordings: AircraftRecord['recordings'];
   readonly loadW: number | null;
+  /** What nothing chosen means. */
+  readonly none?: string;
   readonly onChange: (loadW: number | null) => void;
 }
 
@@ -12,7 +14,7 @@ const other = 'other';
 const off = 'off';
 
 /** At what it records, by what that draws: the settings whose draw is known, or watts typed. */
-export function RecordingField({ recordings, loadW, onChange }: Props) {
+export function RecordingField({ recordings, loadW, none = 'off, or not known', onChange }: Props) {
   const known = recordings ?? [];
   const chosen =
     known.find((one) => one.loadW === loadW)?.name ?? (loadW === null || loadW === 0 ? off : other);
@@ -23,7 +25,7 @@ export function RecordingField({ recordings, loadW, onChange }: Props) {
           label="Recording"
           value={chosen}
           options={[
-            { value: off, label: 'off, or not known' },
+            { value: off, label: none },
             ...known.map(({ name, loadW: draws }) => ({
               value: name,
               label: `${name}, ${draws.toFixed(1)} W`,

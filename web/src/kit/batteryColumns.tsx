@@ -301,7 +301,7 @@ function CellsRead({ battery }: CellProps) {
     () =>
       lowCells(
         battery.pack,
-        testFlights.filter(({ batteryId }) => batteryId === battery.id),
+        testFlights.filter(({ batteryId, test }) => batteryId === battery.id && test),
       ),
     [battery, testFlights],
   );

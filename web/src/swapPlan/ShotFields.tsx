@@ -12,6 +12,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { MannerFields } from '../fields/MannerFields';
 import { MomentField } from '../fields/MomentField';
 import { QuantityField } from '../fields/QuantityField';
+import { RecordingField } from '../fields/RecordingField';
 import { TextField } from '../fields/TextField';
 import { IconButton } from '../parts/IconButton';
 import { clockAt } from '../state/clock';
@@ -86,6 +87,12 @@ export function ShotFields(props: ShotFieldsProps) {
         value={shot.addedMassKg ?? null}
         assumed={0}
         onChange={(addedMassKg) => onChange({ addedMassKg }, 'accessories')}
+      />
+      <RecordingField
+        recordings={crafts.find(({ id }) => id === (shot.aircraftId ?? shoot.aircraftId))?.recordings}
+        loadW={shot.recordingLoadW ?? null}
+        none="as the aircraft usually does"
+        onChange={(recordingLoadW) => onChange({ recordingLoadW }, 'recording')}
       />
       <QuantityField<number | null>
         quantity={shotRanges.takes}

@@ -7,7 +7,9 @@ import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { testInWords } from '../parts/testWords';
+import { useRecords } from '../records/records';
 import { useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
+import { filmsUnlikeTests } from './filmsUnlikeTests';
 import { labelsOf } from './labels';
 import styles from './Taught.module.css';
 
@@ -25,8 +27,14 @@ export function NextToFly({ aircraft, learning, fit }: Props) {
   const tests = useNextTests(learning, fit.posterior, aircraft, battery, conditions);
   const labelOf = labelsOf(batteries);
   const [best] = tests ?? [];
+  const testFlights = useRecords((state) => state.testFlights);
   return (
     <Section title={`Next test, for the flight planned with ${battery?.label ?? 'it'}`}>
+      {filmsUnlikeTests(aircraft, testFlights) && (
+        <Note>
+          You film moving, and only hovers were timed: fly one moving test first. A hover says little of it.
+        </Note>
+      )}
       {!tests ? (
         <Note>{battery ? 'reckoning …' : 'No battery is flown.'}</Note>
       ) : !best ? (

@@ -1,7 +1,8 @@
-import { type Fit, fitOf, imperialUnits, metricUnits } from '@acorn-tally/core';
+import { type Fit, fitOf, imperialUnits, type ListedTest, metricUnits } from '@acorn-tally/core';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../../core/fixtures/calibrationWorlds';
 import { jayOnTheFell } from '../../../core/fixtures/jay';
 import { writerOf } from '../state/units';
+import { filmsUnlikeTests } from './filmsUnlikeTests';
 import { changesInWords, stillUnknown, taughtLines } from './taughtWords';
 
 const one = new SyntheticAircraft(3, asSupposed);
@@ -88,4 +89,28 @@ test('what is new since is one sentence', () => {
   expect(changesInWords({ added: 1, changed: 1, gone: 2, otherBasis: false })).toBe(
     'One flight is new, one flight was changed and two flights no longer count since',
   );
+});
+
+test('who films moving and has timed hovers only is told to fly one moving test', () => {
+  const flight = (hover: number) => ({
+    ...jayOnTheFell.flight,
+    mix: [
+      { style: 'hover' as const, share: hover },
+      { style: 'normal' as const, share: 1 - hover },
+    ],
+  });
+  const timed = (pattern: string, excludedReason: string | null = null) =>
+    ({
+      aircraftId: 'jay',
+      excludedReason,
+      test: { pattern },
+      outcome: { questions: [] },
+    }) as unknown as ListedTest;
+  const asked = (hover: number, ...tests: ListedTest[]) =>
+    filmsUnlikeTests({ id: 'jay', flight: flight(hover) }, tests);
+  expect(asked(0.4, timed('low-hover'))).toBe(true);
+  expect(asked(0.9, timed('low-hover'))).toBe(false);
+  expect(asked(0.4, timed('low-hover'), timed('there-and-back'))).toBe(false);
+  expect(asked(0.4, timed('low-hover'), timed('there-and-back', 'wrong'))).toBe(true);
+  expect(asked(0.4)).toBe(false);
 });
