@@ -26,7 +26,7 @@ export interface Stretch {
 
 /** Where amperes are compared: half of a flight is above it, half below. */
 const usualCharge = 0.6;
-const usualWarmthC = 20;
+const usualWarmthC = 24;
 /** Powers of climbing and hovering on the way are taken at heights that far apart. */
 const heightStepM = 10;
 

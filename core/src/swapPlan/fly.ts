@@ -150,7 +150,8 @@ export function workLegs(
   recordingLoadW: number,
 ): Outcome<readonly PowerLeg[]> {
   const { durationS, heightM } = take.shot;
-  const powerOf = (share: StyleShare) => mixPowerW(inAir, heightM, [share], recordingLoadW);
+  const loadW = take.shot.recordingLoadW ?? recordingLoadW;
+  const powerOf = (share: StyleShare) => mixPowerW(inAir, heightM, [share], loadW);
   const power = powerOf(asShare(take.shot));
   if (!power.ok) return power;
   const taken = { powerW: power.value, durationS };

@@ -3,7 +3,7 @@ import { answered } from '../../fixtures/answered';
 import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell, jayThatComesHome } from '../../fixtures/jay';
 import { brokenBy } from '../../fixtures/planChecker';
-import { randomRequest } from '../../fixtures/planRequests';
+import { randomRequest, steadyRequest } from '../../fixtures/planRequests';
 import { holds } from '../../fixtures/seeds';
 import { worldMoved } from '../belief/belief';
 import { flightContext } from '../belief/flightContext';
@@ -14,12 +14,14 @@ import { toldInSi } from '../units/sentence';
 import { returnAnswer } from '../wayHome/returnInFull';
 import type { SwapPlan } from './answer';
 import { contradictions } from './contradictions';
+import { isSure } from './exactFlight';
 import { whatHelps } from './helps';
 import { liftOffCautions } from './liftOffCautions';
 import { planSwaps } from './planner';
 import { problemOf } from './problem';
-import { isBetter } from './rank';
+import { isBetter, type Rank, rankOf } from './rank';
 import type { PlanRequest } from './request';
+import { chargingRules, type Draft, isScheduled, scheduled } from './schedule';
 import { polished } from './search';
 import { Planner } from './seek';
 import type { Shot } from './shot';
@@ -351,6 +353,17 @@ test('what hangs on it for a shot weighs in its whole flight, and is changed on 
   expect(plan([shot('one', 2, hung), shot('two', 2, hung)]).flights).toHaveLength(1);
 });
 
+test('recording draws in the takes of its shot: as the aircraft drawing it all along, but for the ways', () => {
+  const spareOf = (one: SwapPlan) => one.flights[0]?.spareS ?? 0;
+  const [jay] = request.aircraft;
+  const heavy = { aircraft: [{ ...(jay as NonNullable<typeof jay>), recordingLoadW: 2 }] };
+  const byShot = spareOf(plan([shot('one', 5, { recordingLoadW: 2 })]));
+  expect(byShot).toBeCloseTo(spareOf(plan([shot('one', 5)], heavy)), 6);
+  expect(byShot).toBeLessThan(spareOf(plan([shot('one', 5)])));
+  // A shot that names none records as the aircraft does; one that draws nothing says so.
+  expect(spareOf(plan([shot('one', 5, { recordingLoadW: 0 })], heavy))).toBeGreaterThan(byShot);
+});
+
 test('a battery or a charger more never makes less of a plan, and with all it is the plan (seeds 3060 to 3069)', () => {
   let tried = 0;
   for (let seed = 3060; seed < 3070; seed++) {
@@ -393,6 +406,78 @@ test('the same request has the same plan; more effort never a worse one, nor any
     expect(isBetter(best('quick'), usual.rank)).toBe(false);
     expect(isBetter(polished(planner.verdicts, usual).rank, usual.rank)).toBe(false);
   }
+});
+
+/** Ranks of a plan with the packs of its flights otherwise: one that lies idle in one flight, or those of two exchanged. */
+function* ranksOtherwise({ problem, verdicts, fleet }: Planner, draft: Draft): Generator<Rank> {
+  const used = new Set(draft.map(({ pack }) => pack));
+  const others: Draft[] = draft.flatMap((flight, at) => [
+    ...problem.packs
+      .filter(({ index }) => !used.has(index))
+      .map(({ index }) => draft.with(at, { ...flight, pack: index })),
+    ...draft
+      .slice(at + 1)
+      .map((theirs, i) =>
+        draft.with(at, { ...flight, pack: theirs.pack }).with(at + 1 + i, { ...theirs, pack: flight.pack }),
+      ),
+  ]);
+  for (const other of others)
+    for (const rule of chargingRules) {
+      const schedule = scheduled(verdicts, other, rule);
+      if (!isScheduled(schedule) || schedule.flights.some((flight) => !isSure(fleet, flight))) continue;
+      yield rankOf(verdicts, other, schedule);
+    }
+}
+
+test('no idle pack in a flight, and no two packs exchanged, makes a plan better by its own rank, whichever way it was found (seeds 1 to 24; the exact way flew the weak pack until 1 Dec 2026)', () => {
+  let exact = 0;
+  const steady = { shots: 4, packs: 4, shotS: [60, 420], startCharge: [0.6, 1], windMps: 1.5 } as const;
+  for (let seed = 1; seed <= 24; seed++) {
+    const asked = seed % 2 === 0 ? steadyRequest(seed, steady) : randomRequest(seed, 6);
+    const planner = new Planner(problemOf(asked, { jay: few.jay, nutcracker: few.jay }));
+    const { draft, rank } = planner.best();
+    if (planner.told(planner.best()).figures.proved) exact++;
+    for (const other of ranksOtherwise(planner, draft)) expect(isBetter(other, rank)).toBe(false);
+  }
+  expect(exact).toBeGreaterThan(8);
+});
+
+test('of two packs that are enough the one with more to spare flies, and of two alike the one with fewer cycles, however they are listed', () => {
+  const [weak, full] = [
+    { ...pack, id: 'weak', label: 'weak', startCharge: 0.6 },
+    { ...pack, id: 'full', label: 'full', startCharge: 1 },
+  ];
+  // Of a measured health, so that cycles tell nothing of what they have.
+  const [old, young] = [250, 2].map((cycles) => ({
+    ...pack,
+    id: `of ${cycles}`,
+    label: 'one',
+    cycles,
+    health: 0.95,
+  })) as [typeof pack & { id: string; label: string }, typeof pack & { id: string; label: string }];
+  for (const [batteries, flies] of [
+    [[weak, full], 'full'],
+    [[old, young], 'of 2'],
+  ] as const)
+    for (const listed of [batteries, [...batteries].reverse()])
+      expect(plan([shot('one', 5)], { batteries: listed }).flights.map(({ batteryId }) => batteryId)).toEqual(
+        [flies],
+      );
+});
+
+test('nothing is charged that need not be: full packs in hand fly before one that would have to be plugged in', () => {
+  const charger = { id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3240 };
+  const made = plan([shot('one', 11), shot('two', 11), shot('three', 11)], {
+    batteries: [0.6, 0.99, 0.99, 0.99].map((startCharge, i) => ({
+      ...pack,
+      id: `${i}`,
+      label: `Jay ${i}`,
+      startCharge,
+    })),
+    chargers: [charger],
+  });
+  expect(made.flights).toHaveLength(3);
+  expect(made.lanes.flatMap(({ spans }) => spans.filter(({ kind }) => kind === 'charging'))).toEqual([]);
 });
 
 test('a better plan that was met on the way is taken, a worse one is not (seeds 8 to 47)', () => {

@@ -62,8 +62,8 @@ interface PackNow {
   readonly restedS: number;
 }
 
-/** A pack that is as full as that is not plugged in only to fill it. */
-const fullEnough = 0.95;
+/** Less is not worth plugging a pack in for that would do as it is. */
+const worthCharging = 0.1;
 
 /** Where the crew stands when a flight is to be begun. */
 interface Now {
@@ -217,8 +217,11 @@ function whenS(
   });
   if (typeof outS === 'string') return outS;
   if (outS !== null && outS > takeoffS + 1e-6) return { takeoffS: outS, state: kept, charging: [] };
-  const stays = outS !== null || (rule !== 'until-enough' && packNow.charge < fullEnough);
-  const charging = stays ? book.outBy(offered, rule === 'until-enough' ? (outS ?? takeoffS) : takeoffS) : [];
+  const stays = outS !== null || rule !== 'until-enough';
+  const stay = stays ? book.outBy(offered, rule === 'until-enough' ? (outS ?? takeoffS) : takeoffS) : [];
+  const gained = (stay.at(-1)?.chargeTo ?? packNow.charge) - packNow.charge;
+  const isNeeded = packNow.isFlown || !isEnough;
+  const charging = isNeeded || gained >= worthCharging ? stay : [];
   const last = charging.at(-1);
   const state = last ? { charge: last.chargeTo, temperatureC, asKept: false } : kept;
   return verdicts.fits(pack, state, weather, takes) ? { takeoffS, state, charging } : 'charge';

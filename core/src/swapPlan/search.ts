@@ -94,18 +94,18 @@ export function repaired(
 }
 const triesOfRepair = 20;
 
-/** The same flights, each with the pack that makes the plan best: a fresh one that lies idle before one that was just charged. */
+/** The same flights, with the packs that make the plan best by its rank. */
 export function polished(verdicts: Verdicts, from: Found): Found {
   const search = new Search(verdicts, () => 0.5);
   let now = from;
   for (let round = 0; round < mostPolished; round++) {
-    const better = search.withBetterPack(now);
+    const better = search.withBetterPacks(now);
     if (!better) break;
     now = better;
   }
   return now;
 }
-const mostPolished = 4;
+const mostPolished = 12;
 
 /** What is left of a plan where things are otherwise, and made whole again as far as may be. */
 export function adapted(verdicts: Verdicts, draft: Draft, tries: number): Found {
@@ -277,15 +277,27 @@ class Search {
     );
   }
 
-  withBetterPack(now: Found): Found | null {
+  /** The best that comes of one flight with another pack, or of two flights that exchange theirs; null where nothing is better. */
+  withBetterPacks(now: Found): Found | null {
     let best: Found | null = null;
-    for (let at = 0; at < now.draft.length; at++) {
-      for (const { index } of this.problem.packs) {
-        if (this.problem.grounded.has(index) || now.draft[at]?.pack === index) continue;
-        const next = this.found(withPack(this.problem, now.draft, at, index));
-        if (next && isBetter(next.rank, best?.rank ?? now.rank)) best = next;
+    const consider = (draft: Draft) => {
+      const next = this.found(draft);
+      if (next && isBetter(next.rank, best?.rank ?? now.rank)) best = next;
+    };
+    now.draft.forEach(({ pack }, at) => {
+      for (const { index } of this.problem.packs)
+        if (index !== pack && !this.problem.grounded.has(index))
+          consider(withPack(this.problem, now.draft, at, index));
+      for (let other = at + 1; other < now.draft.length; other++) {
+        const theirs = now.draft[other] as DraftFlight;
+        if (theirs.pack === pack) continue;
+        consider(
+          now.draft
+            .with(at, { ...(now.draft[at] as DraftFlight), pack: theirs.pack })
+            .with(other, { ...theirs, pack }),
+        );
       }
-    }
+    });
     return best;
   }
 }

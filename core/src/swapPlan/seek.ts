@@ -34,6 +34,8 @@ const mostAgain = 2;
 const maxRounds = 12;
 /** By so much more a flight weighs that was found not to be sure. */
 const handicap = 1.01;
+/** And by so much where only packs are exchanged: there is always the plan that was. */
+const ofPacks = 1.05;
 
 /** More placed, or as much with fewer take-offs: what is worth showing on the way. */
 function placesMore({ rank }: Found, { rank: shown }: Found): boolean {
@@ -99,6 +101,19 @@ export class Planner {
       const sought = (share: number) => onTry?.((pass + share) / passes.length);
       for (shown of this.pass(shown, effort, sought)) yield shown;
     }
+    const last = this.withBestPacks(this.verdicts, shown);
+    if (last !== shown) yield last;
+  }
+
+  /** The same flights with the packs that make the plan best, each flight sure; the plan itself where none does. */
+  private withBestPacks(verdicts: Verdicts, from: Found): Found {
+    for (let round = 0; round < maxRounds; round++) {
+      const better = polished(verdicts, from);
+      const failing = better.schedule.flights.filter((flight) => !this.isSure(flight));
+      if (failing.length === 0) return better;
+      for (const flight of failing) verdicts.showed(false, flight, ofPacks);
+    }
+    return from;
   }
 
   /** What is found with the tries of one effort, from the best there is; more effort goes through those of less before. */
@@ -162,7 +177,8 @@ export class Planner {
     const draft = inTurn(this.problem, best);
     const schedule = scheduled(this.fine, draft, 'until-taken');
     if (!isScheduled(schedule) || schedule.flights.some((flight) => !this.isSure(flight))) return null;
-    return foundOf(this.fine, draft, schedule);
+    // Which flights there are is proved; which pack flies which is for the rank to say.
+    return this.withBestPacks(this.fine, foundOf(this.fine, draft, schedule));
   }
 
   /** A plan whose every flight is sure: those that are not weigh more, and are sought anew; a first plan whatever that costs. */

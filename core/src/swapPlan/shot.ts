@@ -30,6 +30,8 @@ export interface Shot extends Manner {
   readonly heightM: number;
   /** What hangs on it for this shot beyond what the aircraft carries anyway: a filter, a light. Changed on the ground only. */
   readonly addedMassKg?: number | null;
+  /** What recording draws in its takes; as the aircraft usually records where absent. */
+  readonly recordingLoadW?: number | null;
   /** Any aircraft where absent. */
   readonly aircraftId?: string | null;
   /** The first one where absent. */
