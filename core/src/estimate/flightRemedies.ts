@@ -48,7 +48,7 @@ export function flightRemedies(request: EstimateRequest, belief: Belief): Flight
   const alone = [...planned(changesOf(request), belief), ...known(request, belief)];
   if (alone.length > 0) return alone.sort((a, b) => b.plannedS - a.plannedS);
   const both = planned(
-    inFasterModes(request).flatMap((faster) =>
+    inOneMode(request).flatMap((faster) =>
       flownHome(faster.request).map((home) => ({
         ...home,
         mix: faster.mix,
@@ -99,7 +99,7 @@ function changesOf(request: EstimateRequest): Change[] {
     ...upwind(request),
     ...warmed(request),
     ...charged(request),
-    ...inFasterModes(request),
+    ...inOneMode(request),
     ...flownHome(request),
   ];
 }
@@ -192,8 +192,8 @@ function charged(request: EstimateRequest): Change[] {
   return [{ request: withBattery(request, { startCharge: chargedFull, daysSinceCharge: null }), words }];
 }
 
-/** Parts in slower modes flown in normal mode, or in fast mode: the mildest first. */
-function inFasterModes(request: EstimateRequest): (Change & { readonly mix: Mix })[] {
+/** All parts but hovers flown in normal mode, or in fast mode: the mildest first. */
+function inOneMode(request: EstimateRequest): (Change & { readonly mix: Mix })[] {
   return [
     ...inMode(request, 'normal', (styles) =>
       sentence('normal-mode', 'fly the {styles} part in normal mode', { styles }),
@@ -205,16 +205,16 @@ function inFasterModes(request: EstimateRequest): (Change & { readonly mix: Mix 
 }
 
 type Mix = EstimateRequest['flight']['mix'];
-/** From the slowest up; manual flying is chosen, and may be calmed to either. */
-const slowerThan = { normal: ['slow', 'manual'], fast: ['slow', 'normal', 'manual'] } as const;
+/** What another mode may stand in for: a faster one holds in the wind, normal saves what fast spends. */
+const movedTo = { normal: ['slow', 'fast', 'manual'], fast: ['slow', 'normal', 'manual'] } as const;
 
 function inMode(
   request: EstimateRequest,
   mode: 'normal' | 'fast',
   words: (styles: string) => Sentence<FlightRemedyCode>,
 ): (Change & { readonly mix: Mix })[] {
-  const slower: readonly string[] = slowerThan[mode];
-  const moved = request.flight.mix.filter(({ style, share }) => share > 0 && slower.includes(style));
+  const others: readonly string[] = movedTo[mode];
+  const moved = request.flight.mix.filter(({ style, share }) => share > 0 && others.includes(style));
   if (moved.length === 0) return [];
   const mix = request.flight.mix.map((part) =>
     moved.includes(part) ? { style: mode, share: part.share } : part,
