@@ -8,6 +8,7 @@ import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
 import { resistanceOhm } from './resistance';
 import { chargeAfterStanding } from './standing';
 import { packThermals, plateCoolingWpm2K, warmedC } from './thermal';
+import { voltRuleOf } from './voltRule';
 import { healthOf } from './wear';
 
 const usual = nominal(cellPriors);
@@ -139,6 +140,18 @@ test('wear: 80 % left after 250 cycles, 130 of a racing pack, 450 of a lithium-i
   expect(healthOf(worn({ cycles: 450, chemistry: 'lithium-ion' }), 0)).toBeCloseTo(0.8, 12);
   expect(healthOf(worn({ cycles: 250, health: 0.93 }), 0)).toBe(0.93);
   expect(healthOf(worn({ cycles: 2000 }), 0)).toBe(0.4);
+});
+
+test('under load polymer cells land at 3.4 V and wear below 3.2 (common practice), lithium-ion ones at 3.0 and 2.8 (from memory); a pilot’s own rule counts', () => {
+  expect(voltRuleOf(battery)).toEqual({ landCellVoltageV: 3.4, neverCellVoltageV: 3.2 });
+  expect(voltRuleOf(worn({ chemistry: 'lithium-ion' }))).toEqual({
+    landCellVoltageV: 3,
+    neverCellVoltageV: 2.8,
+  });
+  expect(voltRuleOf(worn({ landCellVoltageV: 3.5 }))).toEqual({
+    landCellVoltageV: 3.5,
+    neverCellVoltageV: 3.2,
+  });
 });
 
 test('years take capacity too: 5 to 9 % in three (Schmalstieg et al., J. Power Sources 2014), beside what cycles take', () => {

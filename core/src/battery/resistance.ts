@@ -3,6 +3,16 @@ import { molarGasConstant } from '../units/physics';
 import { kelvin } from '../units/temperature';
 import type { Chemistry } from './battery';
 
+/**
+ * Resistance times capacity of a cell at 25 °C under a flight's current, Ω·Ah: packs of camera drones are made for energy, plain ones
+ * for racing for current (assumed, from memory of what they sag by).
+ */
+const ohmAh: Readonly<Record<Chemistry, number>> = {
+  'high-voltage lithium-polymer': 0.09,
+  'lithium-polymer': 0.02,
+  'lithium-ion': 0.045,
+};
+
 export const resistancePriors = {
   resistanceRatio: {
     value: 1,
@@ -11,7 +21,12 @@ export const resistancePriors = {
     scope: 'aircraft',
     because: because(
       'assumed, from memory of what packs sag by in flight: a cell of 1 Ah has {cameraOhm} in a high-voltage pack, {racingOhm} in a plain one made for racing and {ionOhm} in a lithium-ion one at {warmC}, falling with capacity as 1/Ah; and how it grows when worn or nearly empty',
-      { cameraOhm: 0.09, racingOhm: 0.02, ionOhm: 0.045, warmC: 25 },
+      {
+        cameraOhm: ohmAh['high-voltage lithium-polymer'],
+        racingOhm: ohmAh['lithium-polymer'],
+        ionOhm: ohmAh['lithium-ion'],
+        warmC: 25,
+      },
     ),
     betterBy: 'cold-test',
   },
@@ -29,16 +44,6 @@ export const resistancePriors = {
 } as const satisfies Record<string, Assumed>;
 
 const referenceK = 298.15;
-
-/**
- * Resistance times capacity of a cell at 25 °C under a flight's current, Ω·Ah: packs of camera drones are made for energy, plain ones
- * for racing for current (assumed, from memory of what they sag by).
- */
-const ohmAh: Readonly<Record<Chemistry, number>> = {
-  'high-voltage lithium-polymer': 0.09,
-  'lithium-polymer': 0.02,
-  'lithium-ion': 0.045,
-};
 
 /** A cell's resistance at 25 °C and well charged, and how it grows in the cold, Ea/R in kelvin. */
 export interface CellResistance {

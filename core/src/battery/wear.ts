@@ -1,16 +1,29 @@
-import type { Assumed } from '../units/assumed';
+import { type Assumed, because } from '../units/assumed';
 import type { Battery, Chemistry } from './battery';
 import { chemistryOf, type PackLabel } from './openCircuit';
+
+/** Cycles until a fifth of the capacity is gone (assumed, common practice). */
+const cyclesToFifth: Readonly<Record<Chemistry, number>> = {
+  'high-voltage lithium-polymer': 250,
+  'lithium-polymer': 130,
+  'lithium-ion': 450,
+};
 
 /** What the health of one battery is guessed from: its cycles and its age, its label, or one measurement. */
 export const healthGuesses = {
   wearPerCycle: {
-    value: 0.2 / 250,
+    value: 0.2 / cyclesToFifth['high-voltage lithium-polymer'],
     spread: 0.4,
     kind: 'relative',
     scope: 'battery',
-    because:
-      'assumed: about 20 % of the capacity by 250 cycles; a plain pack made for racing comes there by 130, a lithium-ion one by 450; packs differ widely',
+    because: because(
+      'assumed: about 20 % of the capacity by {cameraCount} cycles; a plain pack made for racing comes there by {racingCount}, a lithium-ion one by {ionCount}; packs differ widely',
+      {
+        cameraCount: cyclesToFifth['high-voltage lithium-polymer'],
+        racingCount: cyclesToFifth['lithium-polymer'],
+        ionCount: cyclesToFifth['lithium-ion'],
+      },
+    ),
     betterBy: 'pack-test',
   },
   ageLoss: {
@@ -57,12 +70,6 @@ const leastHealth = 0.4;
 
 type HealthSigns = PackLabel & Pick<Battery, 'health' | 'cycles' | 'ageYears'>;
 
-/** Cycles until 80 % of the capacity is left, over those of a high-voltage pack: 130 and 450 for 250 (assumed, common practice). */
-const wearRatio: Readonly<Record<Chemistry, number>> = {
-  'high-voltage lithium-polymer': 1,
-  'lithium-polymer': 250 / 130,
-  'lithium-ion': 250 / 450,
-};
 /** The power of the years that a standing cell ages by (Schmalstieg et al. 2014). */
 const agePower = 0.75;
 
@@ -81,7 +88,8 @@ export function usualHealth(battery: HealthSigns): number {
 }
 
 function lostByCycles(battery: HealthSigns): number {
-  return healthGuesses.wearPerCycle.value * wearRatio[chemistryOf(battery)] * (battery.cycles ?? 0);
+  const asLong = cyclesToFifth['high-voltage lithium-polymer'] / cyclesToFifth[chemistryOf(battery)];
+  return healthGuesses.wearPerCycle.value * asLong * (battery.cycles ?? 0);
 }
 
 function lostByAge({ ageYears }: HealthSigns): number {

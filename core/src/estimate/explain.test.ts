@@ -147,6 +147,28 @@ describe('cautions', () => {
     expect(codes(change)).toContain(code);
   });
 
+  test('thin air is told from 4,000 m of density altitude, and only up to what its maker allows where that is known', () => {
+    const at = (elevationM: number, maxElevationM: number | null = null) =>
+      codes({
+        ...near,
+        aircraft: { maxElevationM },
+        conditions: { wind: calm, elevationM, airTemperatureC: 0 },
+      });
+    expect(at(3500)).not.toContain('thin-air');
+    expect(at(4300, 5000)).toEqual(expect.not.arrayContaining(['thin-air', 'over-height-limit']));
+    expect(at(4300, 4000)).toContain('over-height-limit');
+  });
+
+  test('a gust that looks like the top of a mode is not told to pass it', () => {
+    const gusty = (gustMps: number) =>
+      codes({
+        conditions: { wind: { speedMps: 4, gustMps, fromDeg: 240, readingHeightM: 60 } },
+        flight: { mix: [{ style: 'slow', share: 1 }] },
+      });
+    expect(gusty(8.04)).not.toContain('style-may-drift');
+    expect(gusty(8.1)).toContain('style-may-drift');
+  });
+
   test('that its own call comes too late is told where it is known when to turn', () => {
     const planned = answered(estimateInFull(jayHomeWith({}), boxDrawn(16)));
     expect(planned.cautions.map(({ code }) => code)).toEqual([...codes({}), 'own-return-late']);

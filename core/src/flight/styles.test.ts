@@ -1,6 +1,7 @@
 import { jayOnTheFell } from '../../fixtures/jay';
 import type { Style } from '../aircraft/aircraft';
 import { nominal } from '../units/assumed';
+import { toldInSi } from '../units/sentence';
 import { movingPriors, steady } from './moving';
 import { stylePowerW } from './powertrain';
 import { flownStyle, speedPriors, stylePriors } from './styles';
@@ -100,6 +101,29 @@ test('no stretch asks for more than the mode’s top, and a wind beyond it is re
   // 9 m/s of ground speed at most of a mode that flies 10: a tenth is kept to steer with (common practice).
   expect(flown('fast', 0, {}, 10).stretches).toMatchObject([{ airspeedMps: 9, share: 1 }]);
   expect(() => flown('normal', 11, {}, 10)).toThrow('wind-beyond-mode');
+});
+
+test('a mode that cannot hold names the slowest that does, in a sentence that is whole (slow 8, normal 12, fast 16 m/s where the sheet is silent)', () => {
+  const told = (style: Style, windMps: number) => {
+    const air = {
+      windMps,
+      gustMps: windMps,
+      densityKgm3: 1.2,
+      temperatureC: 15,
+      windFromDeg: 0,
+      windDeviationMps: 0,
+    };
+    const inAir = { aircraft: jayOnTheFell.aircraft, coefficients: usual, fliesFaster: false };
+    const outcome = flownStyle(inAir, { style }, air);
+    return outcome.ok ? null : toldInSi(outcome.refusal);
+  };
+  expect(told('slow', 7.9)).toBeNull();
+  expect(told('slow', 9)).toBe(
+    'Slow mode (8 m/s) cannot hold against 9 m/s of wind: it drifts back at 1 m/s. Fly lower, or this part in normal.',
+  );
+  expect(told('slow', 13)).toContain('this part in fast.');
+  expect(told('normal', 17)).toMatch(/at 5 m\/s. Fly lower.$/);
+  expect(told('hover', 17)).toMatch(/^No mode holds a hover/);
 });
 
 test('a flight’s own speed lies 5 % from an airspeed that was noted, 8 % from how its style is flown, never past the mode’s top', () => {

@@ -33,6 +33,18 @@ const flight = (id: string, more: Partial<CountedTest> = {}): CountedTest => ({
 });
 const ask = (...tests: CountedTest[]) => fitRequestFor(aircraft, batteries, tests, null);
 
+test('a pack is as old as it was when it flew last, and growing older changes no fit', () => {
+  const bought = batteries.map((one) => ({ ...one, keeping: { boughtOn: '2024-11-25' } }));
+  const asked = (...tests: CountedTest[]) => fitRequestFor(aircraft, bought, tests, null);
+  const [then, now] = [
+    asked(flight('one')),
+    asked(flight('one'), flight('two', { flownAt: '2027-11-25T10:00:00+00:00' })),
+  ];
+  expect([then, now].map(({ batteries: [first] }) => Math.round(first?.ageYears ?? 0))).toEqual([2, 3]);
+  expect(then.batteries[1]?.ageYears).toBeUndefined();
+  expect(changesSince(basisOf(then), basisOf(now))).toMatchObject({ added: 1, changed: 0 });
+});
+
 test('a fit is asked for with the flights of its aircraft in order, its packs, and what does not count marked so', () => {
   const request = ask(
     flight('later', { flownAt: '2026-11-25T12:00:00+02:00', batteryId: 'b' }),

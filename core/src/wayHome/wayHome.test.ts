@@ -113,6 +113,30 @@ test('with a headwind home the own call comes too late, and at a strong one it d
   expect(answer({ conditions: windy(9, 240) }).own?.touchdownCharge).toBeNull();
 });
 
+test('what a low battery takes away, in its order: modes at 10 %, then it lands and the stick holds it up until 1 %, then it comes down', () => {
+  const aircraft = { ...jayOnTheFell.aircraft, forcedLandingCharge: 0.05 };
+  const of = (chemistry: 'lithium-ion' | null) =>
+    answer({ aircraft, battery: { ...jayOnTheFell.battery, chemistry } }).timetable;
+  const found = of(null);
+  const at = (kind: string) => found.find((one) => one.kind === kind);
+  expect(found.map(({ kind }) => kind).slice(-4)).toEqual([
+    'landing',
+    'broken-off',
+    'lost-link',
+    'no-satellites',
+  ]);
+  expect(at('modes-left')?.charge).toBe(0.1);
+  expect(at('forced-landing')?.charge).toBe(0.05);
+  expect(at('held-no-more')?.charge).toBeCloseTo(0.01, 6);
+  expect(at('forced-landing')?.says.values.heldS).toBeCloseTo(
+    (at('held-no-more')?.timeS ?? 0) - (at('forced-landing')?.timeS ?? 0),
+    9,
+  );
+  expect(toldInSi(at('broken-off')?.says as Sentence)).toContain('not a landing begun at 5 %');
+  expect(at('held-no-more')?.says.code).toBe('comes-down');
+  expect(of('lithium-ion').find(({ kind }) => kind === 'held-no-more')?.says.code).toBe('comes-down-late');
+});
+
 const ownCallOf = (aircraft: Partial<ReturnRequest['aircraft']>, change: Change = {}) =>
   returnBand(jayOut({ ...change, aircraft: { ...jayThatComesHome.aircraft, ...aircraft } }), boxDrawn(64));
 
