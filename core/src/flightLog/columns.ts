@@ -98,12 +98,11 @@ const unitWords: readonly (readonly [RegExp, LogUnit])[] = [
   [/%|percent/, '%'],
 ];
 
-/** Columns that tell one cell each, "cell 1", "Cell_2_V", "cell voltage 3": two of them at least, or none. */
+/** Columns that tell one cell each: "cell 1", "Cell_2_V", "cell voltage 3". */
 export function singleCells(headings: readonly string[]): number[] {
-  const found = headings.flatMap((heading, index) =>
+  return headings.flatMap((heading, index) =>
     /\bcell ?(no |nr |volt(age)? )?\d{1,2}\b/.test(plainHeading(heading)) ? [index] : [],
   );
-  return found.length > 1 ? found : [];
 }
 
 /** Small letters, and what divides words as blanks: "Battery_Level[%]" → "battery level %". */

@@ -15,6 +15,7 @@ import { returnAnswer } from '../wayHome/returnInFull';
 import type { SwapPlan } from './answer';
 import { contradictions } from './contradictions';
 import { isSure } from './exactFlight';
+import { asKept } from './fleet';
 import { whatHelps } from './helps';
 import { liftOffCautions } from './liftOffCautions';
 import { planSwaps } from './planner';
@@ -351,6 +352,33 @@ test('what hangs on it for a shot weighs in its whole flight, and is changed on 
     1, 1,
   ]);
   expect(plan([shot('one', 2, hung), shot('two', 2, hung)]).flights).toHaveLength(1);
+});
+
+test('takes of two loads fit no flight by sums, and are sure in none when flown; those of one load are', () => {
+  const loads = [shot('one', 2), shot('two', 2, { addedMassKg: 0.04 })];
+  const { problem, verdicts, fleet } = new Planner(problemOf({ ...request, shots: loads }, few));
+  const [first] = problem.packs;
+  if (!first) throw new Error('There should be a pack.');
+  const flies = (takes: typeof problem.takes) => [
+    verdicts.surely(first, asKept(first), 0, takes),
+    isSure(fleet, { pack: first, takes, weather: 0, state: asKept(first) }),
+  ];
+  expect(flies(problem.takes)).toEqual([false, false]);
+  for (const take of problem.takes) expect(flies([take])).toEqual([true, true]);
+});
+
+test('a pack that would do as it is is plugged in for a tenth of its charge, not for less, while it waits', () => {
+  const waits = [shot('one', 5, { earliestAt: '2026-11-26T09:00:00Z' })];
+  const pluggedAt = (startCharge: number) => {
+    const batteries = [{ ...pack, id: 'a', label: 'a', startCharge }];
+    const chargers = [{ id: 'hub', name: 'Hub', packsAtOnce: 1, emptyToFullS: 3240 }];
+    const { verdicts, problem } = new Planner(
+      problemOf({ ...request, batteries, chargers, shots: waits }, few),
+    );
+    const schedule = scheduled(verdicts, [{ pack: 0, takes: problem.takes }], 'until-taken');
+    return isScheduled(schedule) ? schedule.flights[0]?.charging.length : null;
+  };
+  expect([0.99, 0.93, 0.85].map(pluggedAt)).toEqual([0, 0, 1]);
 });
 
 test('recording draws in the takes of its shot: as the aircraft drawing it all along, but for the ways', () => {

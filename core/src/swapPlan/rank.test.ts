@@ -59,7 +59,7 @@ test.each<[string, Rank, Rank]>([
     two({}, { takeoffS: 1200 }),
     two({ spareS: 900 }, { takeoffS: 3000 }),
   ],
-  ['a quarter of a minute more to spare', two({ spareS: 75 }), two({ spareS: 59 })],
+  ['a quarter of a minute more to spare', two({ spareS: 75 }), two({ spareS: 61 })],
   ['more left of its light, as of its pack', two({}), two({ takes: [take(0, 0, [late])] })],
   ['a move less', two(), two({}, { takes: [take(1, 1)] })],
   ['fewer cycles', two(), two({ pack: 1 })],
