@@ -112,7 +112,7 @@ function volts({ policy }: EstimateRequest, { curve, cells, battery, end }: Simu
   return [
     ofBattery(
       'low-volts',
-      'Under load a cell is down to {landCellV:2} after {lowS}, with {leftCharge} on the gauge: some aircraft land by volts, and so do many pilots',
+      'Under load a cell is down to {landCellV:2} after {lowS}, with {leftCharge} on the gauge: land by then if you or your aircraft go by volts',
       { landCellV: landCellVoltageV, lowS: low.timeS, leftCharge: gaugeOf(low.charge, cells.hidden) },
     ),
   ];

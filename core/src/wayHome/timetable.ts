@@ -101,7 +101,7 @@ function lowCharge(situation: Situation): OwnAction[] {
         'comes-down-late',
         'it comes down whatever the stick does; a lithium-ion pack may fly on for minutes at 1 %: never count on them',
       )
-    : sentence('comes-down', 'or at {emptyCellV:1} a cell: it comes down whatever the stick does', {
+    : sentence('comes-down', 'here, or at {emptyCellV:1} a cell, it comes down whatever the stick does', {
         emptyCellV: emptyCellVoltageV,
       });
   return [
