@@ -26,6 +26,15 @@ const downward = coreFolders.map((folder, i) => ({
   to: { path: `^core/src/(${[...coreFolders.slice(i + 1), 'index'].join('|')})` },
 }));
 
+/** The parts of the swap plan, each from those before it. */
+const planFolders = ['request', 'physics', 'search', 'report'];
+const planDownward = planFolders.slice(0, -1).map((folder, i) => ({
+  name: `swap-plan-${folder}-looks-only-up`,
+  severity: 'error',
+  from: { path: `^core/src/swapPlan/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^core/src/swapPlan/(${planFolders.slice(i + 1).join('|')})/` },
+}));
+
 /** The views of the interface; each is a chunk of its own, and none knows another. */
 const views = ['minutes', 'wayHome', 'testFlights', 'swapPlan', 'kit', 'conditions', 'method', 'firstSteps'];
 /** What views share, from the ground up; each room knows only those before it, none a view. */
@@ -45,6 +54,7 @@ const webRooms = [
 module.exports = {
   forbidden: [
     ...downward,
+    ...planDownward,
     {
       name: 'core-knows-nobody',
       comment:

@@ -55,7 +55,7 @@ test('the whole job by mouse: estimate, check against a test flight, plan the sw
     await page.getByRole('button', { name: 'Add a shot' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Snow on the fell');
     await page.getByLabel('Minutes of the shot').fill('45');
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('no place', { timeout: 30_000 });
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('does not fit', { timeout: 30_000 });
     await expect(page.getByText(/Takes 45:00 there; the best battery/)).toBeVisible({ timeout: 30_000 });
     await page.getByLabel('Minutes of the shot').fill('2:30');
     await page.getByLabel('Distance out').fill('20');
@@ -178,7 +178,7 @@ test('from nothing: an empty kit leads to the first strip, the first test and th
   await page.getByRole('button', { name: /Start a shoot with/ }).click();
   await page.getByRole('button', { name: 'Add a shot' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
-    'One battery does it, one take-off, done by',
+    'One battery is enough: one take-off, done by',
   );
 });
 

@@ -73,6 +73,22 @@ test('search by keys: a view, a battery of another aircraft, a shot, an action',
   await expect(page.getByRole('dialog', { name: 'Units' })).toBeVisible();
 });
 
+test('search that is opened again while it still closes begins without the letters of before', async ({
+  app,
+  page,
+}) => {
+  await page.goto(app.url);
+  const letters = page.getByLabel('Search').last();
+  await page.keyboard.press('/');
+  await expect(letters).toBeFocused();
+  await page.keyboard.type('nutcracker 2');
+  await expect(page.locator('mark').first()).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('bridge');
+  await expect(letters).toHaveValue('bridge');
+});
+
 test('what was taken away is told with the way back beside it', async ({ app, page }) => {
   await page.goto(app.url);
   const rows = page.getByRole('list', { name: 'Batteries' }).getByRole('listitem');

@@ -82,7 +82,7 @@ test('a shoot built from nothing by mouse: shots, takes, needs, a charger; pinne
   await test.step('a pack fails: what is left is told, and is so when it is taken away', async () => {
     await planned(page);
     const told = page.getByRole('listitem').filter({ hasText: /^Jay 1 fails/ });
-    await expect(told).toContainText(/all of it|without/);
+    await expect(told).toContainText(/all planned shots|without/);
     await page.getByLabel(/^Jay 1 /).uncheck();
     await planned(page);
     await expect(page.locator('.FlightsTable_table')).not.toContainText('Jay 1');
@@ -160,28 +160,53 @@ test('contradictions are told at the shot they are of, and nothing typed is lost
   await expect(page.getByRole('textbox', { name: 'Not before' })).toHaveValue(/09:00/);
 });
 
+test('shots that the same thing keeps out are told in one line, each by itself', async ({ app, page }) => {
+  test.slow();
+  await page.goto(`${app.url}/swap-plan`);
+  for (const name of [/^Jay 3/, /^Jay 4/, /^Jay 5/, /^Hub in the dairy/])
+    await page.getByRole('checkbox', { name }).uncheck();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('do not fit', { timeout: 30_000 });
+  await planned(page);
+  const lines = page.getByRole('listitem').filter({ hasText: 'No charged battery left' });
+  await expect(lines).toHaveCount(1);
+  await expect(lines).toContainText(
+    /, .+, each by itself: No charged battery left .+ Bring one more battery/,
+  );
+});
+
 test('the plan is taken along: a calendar that is read back, a table, points on a map, a card on paper', async ({
   app,
   page,
 }) => {
   test.slow();
   await page.goto(`${app.url}/swap-plan`);
+  // With all five batteries nothing need be charged.
+  for (const battery of [/^Jay 4/, /^Jay 5/]) await page.getByRole('checkbox', { name: battery }).uncheck();
+  await expect(page.getByRole('region', { name: 'On the chargers' })).toContainText('Hub in the dairy', {
+    timeout: 30_000,
+  });
   await planned(page);
-  await expect(page.getByRole('region', { name: 'On the chargers' })).toContainText('Hub in the dairy');
   const count = await takeoffs(page);
   await page.getByRole('button', { name: 'Try what would help' }).click();
   const starts = page.getByRole('table', { name: 'Begun earlier or later' });
   await expect(starts.getByRole('row')).toHaveCount(8, { timeout: 60_000 });
-  await expect(page.getByText(/^One more battery like/)).toBeVisible();
+  await expect(page.getByText(/^Bring one more battery like/)).toBeVisible();
   const batteries = await flights(page).locator('td:nth-child(2)').allInnerTexts();
   const saves = async (name: string) => {
     const download = page.waitForEvent('download');
-    await page.getByRole('navigation', { name: 'Take the plan along' }).getByRole('button', { name }).click();
+    await page
+      .getByRole('navigation', { name: 'Take the plan with you' })
+      .getByRole('button', { name })
+      .click();
     return readFileSync(await (await download).path(), 'utf8');
   };
   const calendar = new ICAL.Component(ICAL.parse(await saves('Calendar')));
   const events = calendar.getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
-  expect(events).toHaveLength(2 * count - 1);
+  const charges = await page.getByRole('region', { name: 'On the chargers' }).locator('tbody tr').count();
+  expect(charges).toBeGreaterThan(0);
+  expect(events).toHaveLength(2 * count - 1 + charges);
+  expect(events.filter(({ summary }) => summary.includes('on Hub in the dairy'))).toHaveLength(charges);
+  for (const { startDate, endDate } of events) expect([startDate.second, endDate.second]).toEqual([0, 0]);
   const ofFlights = events.filter(({ summary }) => summary.startsWith('Flight '));
   expect(ofFlights.map(({ summary }) => /: (Jay \d)/.exec(summary)?.[1])).toEqual(batteries);
   for (const event of events) expect(event.component.getAllSubcomponents('valarm')).toHaveLength(1);
@@ -189,7 +214,10 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   expect(first && second && first.endDate.compare(second.startDate)).toBe(-1);
 
   const csv = await saves('CSV');
-  expect(csv.trim().split('\r\n')).toHaveLength(count + 1);
+  expect(csv.trim().split('\r\n')).toHaveLength(count + charges + 1);
+  // The clock is told in minutes: seconds are of what is flown.
+  const clockTimes = await flights(page).locator('th, td:nth-child(5), td:nth-child(6)').allInnerTexts();
+  for (const time of clockTimes) expect(time.trim()).toMatch(/^\d\d:\d\d$/);
   const gpx = await saves('Points as GPX');
   expect(gpx.match(/<wpt /g)).toHaveLength(9);
 
@@ -207,6 +235,7 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
     'Gate opens',
     'Turn back by',
     'Was left',
+    'low sun until 09:06',
     'Hub in the dairy',
     ...batteries,
     ...turnsBack,
@@ -215,6 +244,52 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   expect(text).not.toContain('Acorn Tally');
   await page.getByRole('link', { name: 'Swap plan' }).click();
   await expect(title(page)).toContainText('take-off', { timeout: 30_000 });
+});
+
+test('a plan is kept as it was read: other weather changes what would be flown now, in words, and not the card until the new one is kept', async ({
+  app,
+  page,
+}) => {
+  test.slow();
+  await page.goto(`${app.url}/swap-plan`);
+  await planned(page);
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  const kept = page.getByRole('region', { name: 'Kept plan' });
+  await expect(kept).toContainText('this is the plan');
+  const times = await flights(page).locator('th').allInnerTexts();
+
+  await page.keyboard.press('c');
+  const hours = [7, 8, 9, 10, 11, 12].map(
+    (hour) => `2026-11-26T${String(hour).padStart(2, '0')}:00,-2,3.4,5,238`,
+  );
+  await page.getByLabel('Hourly CSV file').setInputFiles({
+    name: 'frost.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`time,temperature,wind,gust,from\n${hours.join('\n')}\n`),
+  });
+  await page.getByRole('button', { name: 'Use these hours' }).click();
+  await page.keyboard.press('Escape');
+  await expect(kept).toContainText('Planned now, this would be different', { timeout: 40_000 });
+  await planned(page);
+  await expect(kept.getByRole('listitem').first()).toContainText(/instead of|would not be flown/);
+
+  await page.getByRole('link', { name: 'Card to print' }).click();
+  await expect(page.locator('main')).toContainText('· kept ');
+  const onCard = await page.getByRole('region', { name: 'Flights' }).locator('tbody tr td:first-child b');
+  expect(await onCard.allInnerTexts()).toEqual(times.map((time) => time.trim()));
+
+  await page.getByRole('link', { name: 'Swap plan' }).click();
+  await planned(page);
+  await page.getByRole('button', { name: 'Keep the new plan instead' }).click();
+  await expect(kept).toContainText('this is the plan');
+  await page.keyboard.press('Control+z');
+  await expect(kept).toContainText('Planned now, this would be different');
+  await page.getByRole('button', { name: 'Keep the new plan instead' }).click();
+  await kept.getByRole('button', { name: /^back to / }).click();
+  await expect(kept).toContainText('Planned now, this would be different');
+  await kept.getByRole('button', { name: 'Remove the kept plan' }).click();
+  await expect(page.getByRole('button', { name: 'Keep this plan' })).toBeVisible();
+  await saved(page);
 });
 
 test('a crew with two aircraft and another launch place: a swap in its parts, several shots changed at once, shots moved on the ground', async ({

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { once } from '@acorn-tally/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createApp } from './app';
 import { InPool } from './calculations/pool';
@@ -56,14 +57,6 @@ async function backUp(database: Database, file: string): Promise<void> {
 function argumentAfter(option: string): string | null {
   const place = process.argv.indexOf(option);
   return place < 0 ? null : (process.argv[place + 1] ?? null);
-}
-
-function once(work: () => Promise<void>): () => void {
-  let begun = false;
-  return () => {
-    if (!begun) void work();
-    begun = true;
-  };
 }
 
 main().catch((error: unknown) => {

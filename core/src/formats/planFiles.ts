@@ -2,9 +2,11 @@ import geodesic from 'geographiclib-geodesic';
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { Coordinates } from '../air/sun';
 import { onPlane } from '../reserve/plane';
-import type { FlightOfPlan, SwapPlan } from '../swapPlan/answer';
-import type { PlanRequest } from '../swapPlan/request';
-import type { Shot } from '../swapPlan/shot';
+import type { FlightOfPlan, SpanOfLane, SwapPlan } from '../swapPlan/report/answer';
+import { chargingOf } from '../swapPlan/report/chargingOf';
+import { wholeMinuteFrom, wholeMinuteUntil } from '../swapPlan/request/minutes';
+import type { PlanRequest } from '../swapPlan/request/request';
+import type { Shot } from '../swapPlan/request/shot';
 import { fittingName } from '../units/names';
 import { writeCsv } from './csv';
 
@@ -12,7 +14,7 @@ import { writeCsv } from './csv';
 export interface PlanToWrite {
   readonly name: string;
   readonly request: PlanRequest;
-  readonly plan: SwapPlan;
+  readonly plan: Pick<SwapPlan, 'flights' | 'lanes'>;
   /** When it was made, ISO 8601. */
   readonly madeAt: string;
 }
@@ -21,7 +23,7 @@ const beforeTakeoffS = 300;
 
 /**
  * A plan as iCalendar (RFC 5545): one event for each flight, with an alarm five minutes before, and one for each swap, with an alarm
- * when it begins.
+ * when it begins, and one for each charge, with an alarm to plug in.
  */
 export function writePlanCalendar({ name, request, plan, madeAt }: PlanToWrite): string {
   const calendar = ical({
@@ -52,7 +54,7 @@ export function writePlanCalendar({ name, request, plan, madeAt }: PlanToWrite):
     add(
       `${request.startAt}-flight-${flight.number}`,
       flight.takeoffAt,
-      flight.touchdownAt,
+      wholeMinute(flight.touchdownAt, wholeMinuteFrom),
       summary,
       inLines(request, flight),
       beforeTakeoffS,
@@ -62,19 +64,34 @@ export function writePlanCalendar({ name, request, plan, madeAt }: PlanToWrite):
     const swap = `Swap: ${battery} out, ${labelOf(request, next)} in`;
     add(
       `${request.startAt}-swap-${flight.number}`,
-      flight.touchdownAt,
+      wholeMinute(flight.touchdownAt, wholeMinuteFrom),
       next.takeoffAt,
       swap,
       `Then flight ${next.number}.`,
       0,
     );
   });
+  for (const charge of chargingOf(plan)) {
+    const { batteryId, fromAt, untilAt, chargeFrom, chargeTo } = charge;
+    const summary = `Charge ${labelOf(request, charge)} on ${chargerName(request, charge)}`;
+    const gauges = `From ${Math.round(chargeFrom * 100)} to ${Math.round(chargeTo * 100)} %.`;
+    add(`${request.startAt}-charge-${batteryId}-${fromAt}`, fromAt, untilAt, summary, gauges, 0);
+  }
   return calendar.toString();
+}
+
+/** Seconds are for what is flown; what is told by the clock is told in minutes. */
+function wholeMinute(at: string, rounded: (seconds: number) => number): string {
+  return new Date(rounded(Date.parse(at) / 1000) * 1000).toISOString();
+}
+
+function chargerName({ chargers }: PlanRequest, { chargerId }: SpanOfLane): string {
+  return chargers?.find(({ id }) => id === chargerId)?.name ?? 'a charger';
 }
 
 function inLines(request: PlanRequest, { turnBackCharge, touchdownCharge, shots }: FlightOfPlan): string {
   const takes = shots.map(
-    ({ shotId, take, startAt }) => `${startAt.slice(11, 19)} ${nameOf(request, shotId)}, take ${take}`,
+    ({ shotId, take, startAt }) => `${startAt.slice(11, 16)} ${nameOf(request, shotId)}, take ${take}`,
   );
   const turn = turnBackCharge === null ? [] : [`Turn back by ${Math.ceil(turnBackCharge * 100)} %.`];
   return [...takes, ...turn, `Touch down with about ${Math.round(touchdownCharge.p50 * 100)} %.`].join('\n');
@@ -89,30 +106,41 @@ const headings = [
   'turn back at',
   'touch down',
   'touch down with %',
-  'left over s',
-  'turns back early %',
+  'spare s',
+  'must turn back early %',
   'shots',
 ] as const;
 
-/** The flights of a plan as CSV, times in ISO 8601. */
+/** The flights of a plan as CSV, times in ISO 8601 to the minute; below them what charges meanwhile: its charger as the place, plugged in and out as take-off and touch-down. */
 export function writePlanCsv({ request, plan }: Pick<PlanToWrite, 'request' | 'plan'>): string {
   const percent = (share: number) => Number((share * 100).toFixed(1));
-  return writeCsv(
-    headings,
-    plan.flights.map((flight) => [
-      flight.number,
-      labelOf(request, flight),
-      request.launchPlaces?.find(({ id }) => id === flight.launchPlaceId)?.name ?? '',
-      flight.takeoffAt,
-      flight.turnBackCharge === null ? '' : Math.ceil(flight.turnBackCharge * 100),
-      flight.turnBackAt,
-      flight.touchdownAt,
-      percent(flight.touchdownCharge.p50),
-      Math.floor(flight.spareS),
-      percent(flight.chanceEarly),
-      shotNames(request, flight).join('; '),
-    ]),
-  );
+  const flights = plan.flights.map((flight) => [
+    flight.number,
+    labelOf(request, flight),
+    request.launchPlaces?.find(({ id }) => id === flight.launchPlaceId)?.name ?? '',
+    flight.takeoffAt,
+    flight.turnBackCharge === null ? '' : Math.ceil(flight.turnBackCharge * 100),
+    wholeMinute(flight.turnBackAt, wholeMinuteUntil),
+    wholeMinute(flight.touchdownAt, wholeMinuteFrom),
+    percent(flight.touchdownCharge.p50),
+    Math.floor(flight.spareS),
+    percent(flight.chanceEarly),
+    shotNames(request, flight).join('; '),
+  ]);
+  const charges = chargingOf(plan).map((charge) => [
+    'charge',
+    labelOf(request, charge),
+    chargerName(request, charge),
+    charge.fromAt,
+    '',
+    '',
+    charge.untilAt,
+    percent(charge.chargeTo),
+    '',
+    '',
+    '',
+  ]);
+  return writeCsv(headings, [...flights, ...charges]);
 }
 
 /** Working points as GPX 1.1 waypoints, by the geodesic of WGS 84 (Karney 2013); heights are over the ground given. */
@@ -147,7 +175,7 @@ function escaped(text: string): string {
   return text.replace(/[&<>"]/g, (sign) => signs[sign] as string);
 }
 
-function labelOf({ batteries }: PlanRequest, { batteryId }: FlightOfPlan): string {
+function labelOf({ batteries }: PlanRequest, { batteryId }: Pick<FlightOfPlan, 'batteryId'>): string {
   return batteries.find(({ id }) => id === batteryId)?.label ?? batteryId;
 }
 

@@ -1,5 +1,5 @@
 import { answered } from '../../fixtures/answered';
-import type { Shot } from '../swapPlan/shot';
+import type { Shot } from '../swapPlan/request/shot';
 import { imperialUnits, metricUnits } from '../units/units';
 import { writePointsGpx } from './planFiles';
 import { isPoints, readShotPoints } from './shotPoints';

@@ -1,7 +1,7 @@
 import { XMLParser } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import type { Coordinates } from '../air/sun';
-import { mostShots, type Shot, shotRanges } from '../swapPlan/shot';
+import { mostShots, type Shot, shotRanges } from '../swapPlan/request/shot';
 import { fittingName } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { violation } from '../units/quantity';

@@ -1,5 +1,5 @@
 import { type Style, styles } from '../aircraft/aircraft';
-import { lightWishes, mostShots, type Shot, shotNeeds, shotRanges } from '../swapPlan/shot';
+import { lightWishes, mostShots, type Shot, shotNeeds, shotRanges } from '../swapPlan/request/shot';
 import { nameProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { ChosenUnits } from '../units/units';

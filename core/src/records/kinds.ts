@@ -6,6 +6,7 @@ import type {
   DayContent,
   FrozenEstimate,
   Kept,
+  KeptPlanContent,
   LiftOffContent,
   PlaceContent,
   ShootContent,
@@ -24,6 +25,7 @@ export interface Kinds {
   timedCharges: { content: TimedChargeContent; made: object };
   fits: { content: FitContent; made: object };
   shoots: { content: ShootContent; made: object };
+  plans: { content: KeptPlanContent; made: object };
   liftOffs: { content: LiftOffContent; made: object };
 }
 export type Kind = keyof Kinds;
@@ -91,6 +93,14 @@ export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
       batteryIds: 'batteries',
     },
     calledBy: 'name',
+  },
+  plans: {
+    path: 'plans',
+    noun: 'kept plan',
+    nouns: 'kept plans',
+    refersTo: { shootId: 'shoots' },
+    calledBy: null,
+    goesWith: 'shootId',
   },
   liftOffs: {
     path: 'lift-offs',

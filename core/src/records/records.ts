@@ -12,8 +12,9 @@ import type { EstimateWithLedger } from '../estimate/estimate';
 import { estimateInFull, type FullEstimate } from '../estimate/full';
 import type { EstimateRequest, FlightPlan } from '../estimate/request';
 import type { Policy } from '../reserve/policy';
-import type { FlightLock, Moving, PlanOrder, SwapTime } from '../swapPlan/request';
-import type { Shot } from '../swapPlan/shot';
+import type { SwapPlan } from '../swapPlan/report/answer';
+import type { FlightLock, Moving, PlanOrder, PlanRequest, SwapTime } from '../swapPlan/request/request';
+import type { Shot } from '../swapPlan/request/shot';
 import type { TestQuestionCode } from '../testFlights/questions';
 import type { TestFlight } from '../testFlights/testFlight';
 import type { Quantity } from '../units/quantity';
@@ -235,6 +236,17 @@ export interface ShootContent {
   readonly leftOutIds?: readonly string[] | null;
 }
 
+/** What of a plan is kept. */
+export type PlanAsRead = Pick<SwapPlan, 'flights' | 'lanes' | 'figures' | 'cautions'>;
+
+/** A plan as the pilot read and kept it, with the request it answers; of a shoot the newest holds. */
+export interface KeptPlanContent {
+  readonly shootId: string;
+  readonly keptAt: string;
+  readonly request: PlanRequest;
+  readonly plan: PlanAsRead;
+}
+
 export type AircraftRecord = Kept & AircraftContent;
 export type BatteryRecord = Kept & BatteryContent;
 export type ChargerRecord = Kept & ChargerContent;
@@ -245,3 +257,4 @@ export type TestFlightRecord = Kept & TestFlightContent & { readonly estimate: F
 export type FitRecord = Kept & FitContent;
 export type TimedChargeRecord = Kept & TimedChargeContent;
 export type ShootRecord = Kept & ShootContent;
+export type KeptPlanRecord = Kept & KeptPlanContent;

@@ -1,4 +1,4 @@
-import { daysInWords, minutesAndSeconds } from './clock';
+import { daysInWords, minutesAndSeconds, spanInWords } from './clock';
 import { type ChosenUnits, type Dimension, fixed, metricUnits, written, writtenDifference } from './units';
 
 /**
@@ -42,6 +42,7 @@ const endings = {
   Charge: plain(' %', 100),
   Fraction: plain(' %', 100),
   Days: (days: number) => daysInWords(days),
+  SpanS: (seconds: number) => spanInWords(seconds),
   S: (seconds: number) => minutesAndSeconds(seconds),
   Count: plain(''),
 } as const satisfies Record<string, (si: number, units: ChosenUnits, digits: number) => string>;

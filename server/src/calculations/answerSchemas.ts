@@ -125,6 +125,7 @@ export const swapPlanSchema = object({
       spareS: number,
       chanceEarly: number,
       shots: list(object({ shotId: text, take: number, startAt: text, endAt: text, chargeAfter: number })),
+      wait: maybe(object({ fromAt: text, reason: text, shotId: maybe(text) })),
     }),
   ),
   lanes: list(
@@ -160,9 +161,21 @@ export const swapPlanSchema = object({
       takeoffs: number,
       endAt: text,
       droppedShotIds: list(text),
+      atLeast: yes,
     }),
   ),
-  packs: list(object({ packs: number, charging: yes, shotsPlaced: number, takeoffs: number, endAt: text })),
+  packs: list(
+    object({
+      packs: number,
+      charging: yes,
+      shotsPlaced: number,
+      takeoffs: number,
+      endAt: text,
+      atLeast: yes,
+    }),
+  ),
+  withoutPins: maybe(object({ takesPlaced: number, takeoffs: number, endAt: text })),
+  laterStart: maybe(object({ startAt: text, lessWaitingS: number })),
   cautions: list(object({ code: text, message: text })),
   complete: yes,
 });

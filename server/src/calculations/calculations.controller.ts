@@ -3,6 +3,7 @@ import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { FitDto } from '../dtos/fit';
+import { SwapPlanRequestDto } from '../dtos/swapPlan';
 import { requireWholeTest } from '../dtos/wholeTest';
 import { ProblemResponses } from '../http/openApi';
 import { invalid, refused } from '../http/problem';
@@ -22,7 +23,6 @@ import {
   ProjectionRequestDto,
   ReturnRequestDto,
 } from './requestDtos';
-import { SwapPlanRequestDto } from './swapPlanDtos';
 import { requireWholeFlights } from './wholeFlights';
 
 @ApiTags('calculations')

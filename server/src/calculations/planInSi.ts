@@ -9,7 +9,7 @@ export function planInSi({ unplaced, cautions, ...plan }: SwapPlan) {
       take,
       code: reason.code,
       reason: toldInSi(reason),
-      remedy: remedy && toldInSi(remedy),
+      remedy: remedy && `${toldInSi(remedy)}.`,
     })),
     cautions: cautions.map(inSi),
   };

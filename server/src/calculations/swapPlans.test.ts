@@ -47,9 +47,18 @@ const asked = {
 
 test('a plan as the contract names it, held to its request by the checker; the same request, the same plan', async () => {
   const { body } = await post('swap-plans', asked).expect(200);
-  expect(Object.keys(body).sort()).toEqual(
-    ['cautions', 'complete', 'figures', 'flights', 'lanes', 'packs', 'robustness', 'unplaced'].sort(),
-  );
+  expect(Object.keys(body).sort()).toEqual([
+    'cautions',
+    'complete',
+    'figures',
+    'flights',
+    'lanes',
+    'laterStart',
+    'packs',
+    'robustness',
+    'unplaced',
+    'withoutPins',
+  ]);
   expect(brokenBy(asked, { jay: boxDrawn(64, usualDraws.seed) }, body)).toEqual([]);
   expect(body.flights[0]).toMatchObject({ number: 1, aircraftId: 'jay', launchPlaceId: null });
   expect(body.flights[0].takeoffAt).toMatch(/\+00:00$/);

@@ -5,6 +5,7 @@ import type {
   DayContent,
   FitContent,
   FrozenEstimate,
+  KeptPlanContent,
   LiftOffContent,
   PlaceContent,
   ShootContent,
@@ -227,6 +228,21 @@ export const shootBatteries = sqliteTable(
   ],
 );
 
+/** Kept whole: what the pilot read is never changed. */
+export const plans = sqliteTable(
+  'plans',
+  {
+    ...kept,
+    shootId: text()
+      .notNull()
+      .references(() => shoots.id),
+    keptAt: text().notNull(),
+    request: whole<KeptPlanContent['request']>(),
+    plan: whole<KeptPlanContent['plan']>(),
+  },
+  (table) => [index('plans_by_shoot').on(table.shootId)],
+);
+
 export const liftOffs = sqliteTable(
   'lift_offs',
   {
@@ -260,5 +276,6 @@ export const tables = {
   timedCharges,
   fits,
   shoots,
+  plans,
   liftOffs,
 };

@@ -3,7 +3,7 @@ import type { Type } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
 import { Id, InRange, Instant } from '../http/fields';
 import { versionRange } from '../http/replacement';
-import { contentDtos } from './records';
+import { contentDtos } from './contents';
 
 /** The forms in which a kind of record crosses the door, each made from what is written of it. */
 export interface Forms {

@@ -23,7 +23,6 @@ import {
   type HourlyWeather,
   handlings,
   type KeptPlace,
-  type Kind,
   keptPlaces,
   type LaunchPlace,
   type LeftTo,
@@ -82,7 +81,6 @@ import {
   testQuestionCodes,
   type WeatherSource,
 } from '@acorn-tally/core';
-import type { Type } from '@nestjs/common';
 import {
   Day,
   Id,
@@ -296,6 +294,7 @@ export class FitRecordDto implements FitContent {
 export class ShotPinDto implements ShotPin {
   @Text(optional) batteryId?: string | null;
   @InRange(shotRanges.flightNumber, optional) flightNumber?: number | null;
+  @Text(optional) withShotId?: string | null;
 }
 
 export class ShotDto extends MannerDto implements Shot {
@@ -361,17 +360,3 @@ export class LiftOffDto implements LiftOffContent {
   @Id() batteryId: string;
   @SomeOf(liftOffChecks) ticked: LiftOffCheck[];
 }
-
-/** What is written of each kind of record. */
-export const contentDtos: Readonly<Record<Kind, Type<object>>> = {
-  places: PlaceDto,
-  days: DayDto,
-  aircraft: AircraftDto,
-  batteries: BatteryDto,
-  chargers: ChargerDto,
-  testFlights: TestFlightDto,
-  timedCharges: TimedChargeDto,
-  fits: FitRecordDto,
-  shoots: ShootDto,
-  liftOffs: LiftOffDto,
-};

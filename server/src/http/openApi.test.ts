@@ -79,6 +79,7 @@ test.each([
   ['get', '/chargers', null],
   ['get', '/test-flights', null],
   ['get', '/shoots', null],
+  ['get', '/plans', null],
   ['get', '/lift-offs', null],
   ['get', '/health', null],
   ['post', '/estimates', { ...asked, flight }],

@@ -1,6 +1,6 @@
 import { type Kind, kinds } from '@acorn-tally/core';
 import type { Check } from '../database/recordStore';
-import { contentDtos } from '../dtos/records';
+import { contentDtos } from '../dtos/contents';
 import { complaintsAbout } from '../http/validated';
 
 /** What is read is looked through by the rules of the door, so that what somebody else wrote breaks no view. */

@@ -3,6 +3,7 @@ import {
   type Content,
   chargeMarksProblem,
   checkedKnowledge,
+  contradictions,
   flightProblem,
   isTestOnly,
   type Kind,
@@ -33,6 +34,10 @@ const rules: { readonly [K in Kind]?: Rule<K> } = {
   },
   timedCharges: rising,
   fits: wholeFit,
+  plans: ({ request }) => {
+    const found = contradictions(request);
+    if (found.length > 0) throw invalid(found.map((one) => ({ ...one, path: `request.${one.path}` })));
+  },
   shoots: async (content, reader, stores) => {
     keepsReserve(content);
     const aircraft = [content.aircraftId, content.otherAircraftId];

@@ -2,7 +2,7 @@ import '@mantine/core/styles/Modal.css';
 import '@mantine/spotlight/styles.css';
 import { Spotlight, type SpotlightActionGroupData, spotlight } from '@mantine/spotlight';
 import { IconSearch } from '@tabler/icons-react';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useRecords } from '../records/records';
 import { looks, useChosen } from '../state/chosen';
@@ -21,8 +21,12 @@ export function Search({ asked, onOpen }: Props) {
   const navigate = useNavigate();
   const choose = useChosen((state) => state.choose);
   const { batteries, aircraft, shoots, undo, undoSteps, redo, redoSteps } = useRecords();
+  const [query, setQuery] = useState('');
   useEffect(() => {
-    if (asked > 0) spotlight.open();
+    if (asked === 0) return;
+    // Where it is still closing it has the letters of before.
+    setQuery('');
+    spotlight.open();
   }, [asked]);
   const nameOf = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
   const last = undoSteps.at(-1);
@@ -89,6 +93,8 @@ export function Search({ asked, onOpen }: Props) {
   return (
     <Spotlight
       actions={groups}
+      query={query}
+      onQueryChange={setQuery}
       shortcut={null}
       nothingFound="Nothing of that name"
       highlightQuery

@@ -7,7 +7,7 @@ import { Section } from '../parts/Section';
 import styles from './Cards.module.css';
 import type { Names } from './Lanes';
 import { PacksPlot } from './PacksPlot';
-import { counted } from './planWords';
+import { leftInWords } from './planWords';
 import { partsNeeded } from './split';
 
 interface Props {
@@ -21,17 +21,17 @@ interface Props {
   readonly onSplit: (shotId: string, parts: number) => void;
 }
 
-/** What to know beside the plan: whether it would still do, how many packs to bring, what has no place. */
+/** What to know beside the plan: whether it would still do, how many packs to bring, what does not fit. */
 export function Cards({ plan, request, shoot, names, whole, onSplit }: Props) {
   return (
     <div className={styles.cards}>
-      <Section title="Would it still do?">
+      <Section title="What if something changes?">
         {whole ? <StillDo plan={plan} names={names} /> : <Waiting />}
       </Section>
       <Section title="How many to bring">
         {whole ? <PacksPlot packs={plan.packs} shotCount={request.shots.length} /> : <Waiting />}
       </Section>
-      <Section title="Not placed">
+      <Section title="What does not fit">
         <NotPlaced plan={plan} shoot={shoot} names={names} whole={whole} onSplit={onSplit} />
       </Section>
     </div>
@@ -47,35 +47,39 @@ function Waiting() {
 }
 
 function StillDo({ plan, names }: Pick<Props, 'plan' | 'names'>) {
+  const lines = plan.robustness.map((one) => {
+    const until = one.takeoffs > 0 ? `, down by ${names.clock.format(one.endAt, 'HH:mm')}` : '';
+    return { one, left: `${leftInWords(one, plan, names)}${until}.` };
+  });
+  // Batteries that leave as much when they fail are told together.
+  const kinds = [...new Set(lines.map(({ one, left }) => `${one.change} ${left}`))];
   return (
     <ul className={styles.list}>
-      {plan.robustness.map((one) => (
-        <li key={`${one.change} ${one.batteryId ?? ''}`}>
-          <b>{changeInWords(one, names)}</b>: {leftInWords(one, plan, names)}
-          {one.takeoffs > 0 && `, done ${names.clock.format(one.endAt, 'HH:mm')}.`}
-          {one.takeoffs === 0 && '.'}
-        </li>
-      ))}
+      {kinds.map((kind) => {
+        const alike = lines.filter(({ one, left }) => `${one.change} ${left}` === kind);
+        return (
+          <li key={kind}>
+            <b>
+              {changeInWords(
+                alike.map(({ one }) => one),
+                names,
+              )}
+            </b>
+            : {alike[0]?.left}
+          </li>
+        );
+      })}
     </ul>
   );
 }
 
-function changeInWords({ change, batteryId }: Robustness, names: Names): string {
-  if (change === 'wind') return 'Wind a third stronger';
-  if (change === 'takes') return 'Takes half as long again';
-  return `${names.battery(batteryId ?? '')} fails`;
-}
-
-function leftInWords({ takeoffs, droppedShotIds }: Robustness, { figures }: SwapPlan, names: Names): string {
-  if (takeoffs === 0) return 'nothing can be flown';
-  const more = takeoffs - figures.takeoffs;
-  const flights =
-    more === 0
-      ? 'as many take-offs'
-      : counted(Math.abs(more), 'take-off', 'take-offs') + (more > 0 ? ' more' : ' less');
-  if (droppedShotIds.length === 0) return `all of it, ${flights}`;
-  const numbers = droppedShotIds.map((id) => names.number(id)).sort((a, b) => a - b);
-  return `without ${numbers.length === 1 ? 'shot' : 'shots'} ${numbers.join(', ')}, ${flights}`;
+function changeInWords(alike: readonly Robustness[], names: Names): string {
+  const [first] = alike;
+  if (first?.change === 'wind') return 'Wind a third stronger';
+  if (first?.change === 'takes') return 'Takes half as long again';
+  const labels = alike.map(({ batteryId }) => names.battery(batteryId ?? ''));
+  const last = labels.pop();
+  return `${[labels.join(', '), last].filter(Boolean).join(' or ')} fails`;
 }
 
 function NotPlaced({ plan, shoot, names, whole, onSplit }: Omit<Props, 'request'>) {
@@ -84,17 +88,27 @@ function NotPlaced({ plan, shoot, names, whole, onSplit }: Omit<Props, 'request'
     return (
       <p>Nothing. Drag a shot to another flight, or pin it in the list: the rest is planned around it.</p>
     );
-  if (!whole) return <Waiting />;
+  if (!whole && plan.unplaced.length === 0) return <Waiting />;
   return (
     <ul className={styles.list}>
-      {byShot(plan.unplaced).map(([first, count]) => {
+      {byReason(plan.unplaced).map((shots) => {
+        const [{ first }] = shots;
         const parts = partsNeeded(first.reason);
-        const takes = shoot.shots.find(({ id }) => id === first.shotId)?.takes ?? 1;
         return (
           <li key={first.shotId}>
-            <b>{names.shot(first.shotId)}</b>
-            {takes > 1 && ` (${countInWords(count)} of ${countInWords(takes)} takes)`}:{' '}
-            <Say sentence={first.reason} /> {first.remedy && <Say sentence={first.remedy} />}{' '}
+            {shots.map((one, i) => (
+              <span key={one.first.shotId}>
+                {i > 0 && ', '}
+                <b>{names.shot(one.first.shotId)}</b>
+                {takesInWords(one, shoot)}
+              </span>
+            ))}
+            {shots.length > 1 && ', each by itself'}: <Say sentence={first.reason} />{' '}
+            {first.remedy && (
+              <>
+                <Say sentence={first.remedy} />.{' '}
+              </>
+            )}
             {parts !== null && (
               <LinkButton onClick={() => onSplit(first.shotId, parts)}>Split it into {parts}</LinkButton>
             )}
@@ -110,11 +124,28 @@ function isPlaced({ flights }: SwapPlan, { shots, leftOutIds }: ShootRecord): bo
   return shots.every(({ id }) => flown.has(id) || leftOutIds?.includes(id));
 }
 
-/** One line a shot: its first take without a place, and how many there are. */
-function byShot(unplaced: readonly UnplacedTake[]): [UnplacedTake, number][] {
-  const ids = [...new Set(unplaced.map(({ shotId }) => shotId))];
-  return ids.map((id) => {
-    const takes = unplaced.filter(({ shotId }) => shotId === id);
-    return [takes[0] as UnplacedTake, takes.length];
-  });
+/** A shot without a place: its first take that has none, and how many have none. */
+interface ShotLeft {
+  readonly first: UnplacedTake;
+  readonly count: number;
+}
+
+/** One line for all shots of which the same is said; one that can be split has its own. */
+function byReason(unplaced: readonly UnplacedTake[]): [ShotLeft, ...ShotLeft[]][] {
+  const lines = new Map<string, [ShotLeft, ...ShotLeft[]]>();
+  for (const first of unplaced) {
+    const takes = unplaced.filter(({ shotId }) => shotId === first.shotId);
+    if (takes[0] !== first) continue;
+    const left = { first, count: takes.length };
+    const said = partsNeeded(first.reason) === null ? [first.reason, first.remedy] : first.shotId;
+    const line = lines.get(JSON.stringify(said));
+    if (line) line.push(left);
+    else lines.set(JSON.stringify(said), [left]);
+  }
+  return [...lines.values()];
+}
+
+function takesInWords({ first, count }: ShotLeft, { shots }: ShootRecord): string {
+  const takes = shots.find(({ id }) => id === first.shotId)?.takes ?? 1;
+  return takes > 1 ? ` (${countInWords(count)} of ${countInWords(takes)} takes)` : '';
 }

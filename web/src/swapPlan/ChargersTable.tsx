@@ -1,18 +1,17 @@
-import type { SwapPlan } from '@acorn-tally/core';
+import { chargingOf, type SwapPlan } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { percent } from '../fields/percent';
 import { Wide } from '../parts/Wide';
 import type { Names } from './Lanes';
-import { chargingOf } from './planWords';
 
 interface Props {
-  readonly plan: SwapPlan;
+  readonly plan: Pick<SwapPlan, 'lanes'>;
   readonly names: Pick<Names, 'clock' | 'battery' | 'charger'>;
 }
 
 /** What is on which charger when, to read from beside the flights; nothing where nothing charges. */
 export function ChargersTable({ plan, names }: Props) {
-  const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
+  const time = (at: string) => names.clock.format(at, 'HH:mm');
   const charging = chargingOf(plan);
   if (charging.length === 0) return null;
   return (

@@ -20,7 +20,7 @@ export function FlightDetail({ flight, shoot, names }: Props) {
   const { write } = useWriter();
   const edit = useRecords((state) => state.edit);
   const batteries = useBatteriesOfShoot(shoot).filter(({ id }) => shoot.batteryIds.includes(id));
-  const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
+  const time = (at: string) => names.clock.format(at, 'HH:mm');
   const lastsS = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 1000;
   const lock = shoot.locks?.find(({ flightNumber }) => flightNumber === flight.number);
   const keepTo = (batteryId: string) => {

@@ -4,6 +4,7 @@ import {
   type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
+  type UniqueIdentifier,
   useDraggable,
   useDroppable,
   useSensor,
@@ -16,8 +17,9 @@ import { percent, turnBackPercent } from '../fields/percent';
 import { Wide } from '../parts/Wide';
 import { FlightDetail } from './FlightDetail';
 import styles from './FlightsTable.module.css';
+import { shotsOf } from './flightShots';
 import type { Names } from './Lanes';
-import { chanceInWords, isFromSeveral } from './planWords';
+import { chanceInWords, isFromSeveral, waitInWords } from './planWords';
 
 interface Props {
   readonly plan: SwapPlan;
@@ -40,8 +42,21 @@ export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onMove }:
     const to = plan.flights.find(({ number }) => String(number) === String(over?.id));
     if (to && shotId && String(to.number) !== from) onMove(shotId, to);
   };
+  // What is dragged is named by its shot, and where it is by its flight, for who hears the screen.
+  const shotOf = ({ id }: { readonly id: UniqueIdentifier }) => names.shot(String(id).split(' · ')[0] ?? '');
+  const said = (verb: string) => (event: Pick<DragEndEvent, 'active' | 'over'>) =>
+    event.over
+      ? `${shotOf(event.active)} ${verb} flight ${event.over.id}.`
+      : `${shotOf(event.active)} is over no flight.`;
+  const announcements = {
+    onDragStart: ({ active }: Pick<DragEndEvent, 'active'>) =>
+      `Picked up ${shotOf(active)}. Move it to another flight.`,
+    onDragOver: said('is over'),
+    onDragEnd: said('is to be flown in'),
+    onDragCancel: ({ active }: Pick<DragEndEvent, 'active'>) => `${shotOf(active)} stays where it was.`,
+  };
   return (
-    <DndContext sensors={sensors} onDragEnd={dropped}>
+    <DndContext sensors={sensors} onDragEnd={dropped} accessibility={{ announcements }}>
       <Wide label="The flights" minWidth={720}>
         <Table className={styles.table}>
           <Table.Thead>
@@ -59,13 +74,13 @@ export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onMove }:
                 down
               </Table.Th>
               <Table.Th scope="col" data-figure>
-                with <small>(9 in 10 over)</small>
+                lands with <small>(9 in 10 above)</small>
               </Table.Th>
               <Table.Th scope="col" data-figure>
-                left over
+                spare
               </Table.Th>
               <Table.Th scope="col" data-figure>
-                turns back early
+                must turn back early
               </Table.Th>
             </Table.Tr>
           </Table.Thead>
@@ -111,7 +126,7 @@ interface RowProps {
 
 function FlightRow({ flight, from, shoot, names, isOpen, onToggle }: RowProps) {
   const { setNodeRef, isOver } = useDroppable({ id: String(flight.number) });
-  const time = (at: string) => names.clock.format(at, 'HH:mm:ss');
+  const time = (at: string) => names.clock.format(at, 'HH:mm');
   const lock = shoot.locks?.find(({ flightNumber }) => flightNumber === flight.number);
   return (
     <Table.Tr ref={setNodeRef} data-over={isOver || undefined} className={styles.flight}>
@@ -139,6 +154,7 @@ function FlightRow({ flight, from, shoot, names, isOpen, onToggle }: RowProps) {
             <ShotChip key={shotId} shotId={shotId} flightNumber={flight.number} names={names} shoot={shoot} />
           ))}
         </span>
+        {flight.wait && <small>{waitInWords(flight, flight.wait, names)}</small>}
       </Table.Td>
       <Table.Td data-figure className={styles.turn}>
         {flight.turnBackCharge === null ? '–' : turnBackPercent(flight.turnBackCharge)}
@@ -152,11 +168,6 @@ function FlightRow({ flight, from, shoot, names, isOpen, onToggle }: RowProps) {
       <Table.Td data-figure>{chanceInWords(flight.chanceEarly)}</Table.Td>
     </Table.Tr>
   );
-}
-
-/** The shots of a flight, each once. */
-export function shotsOf({ shots }: FlightOfPlan): string[] {
-  return [...new Set(shots.map(({ shotId }) => shotId))];
 }
 
 interface ChipProps {

@@ -1,4 +1,4 @@
-import type { Outlook, PlanRequest, SwapPlan, WhatHelps } from '@acorn-tally/core';
+import type { PlanRequest, SwapPlan, WhatHelps } from '@acorn-tally/core';
 import { Button, Loader, Table } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { Say } from '../fields/Say';
@@ -8,7 +8,7 @@ import { Warning } from '../parts/Warning';
 import { helpsFor } from '../workers/usePlanner';
 import styles from './Helps.module.css';
 import type { Names } from './Lanes';
-import { counted } from './planWords';
+import { againstInWords } from './planWords';
 import { useKnown } from './useShooting';
 
 interface Props {
@@ -102,18 +102,4 @@ function Tried({ helps, request, names }: TriedProps) {
       )}
     </div>
   );
-}
-
-/** "one take more, one take-off less, 12 min earlier", against the plan as it is. */
-export function againstInWords(one: Outlook, asIs: Outlook): string {
-  const takes = one.takesPlaced - asIs.takesPlaced;
-  const takeoffs = one.takeoffs - asIs.takeoffs;
-  const minutes = Math.round((Date.parse(one.endAt) - Date.parse(asIs.endAt)) / 60_000);
-  const parts = [
-    takes !== 0 && `${counted(Math.abs(takes), 'take', 'takes')} ${takes > 0 ? 'more' : 'less'}`,
-    takeoffs !== 0 &&
-      `${counted(Math.abs(takeoffs), 'take-off', 'take-offs')} ${takeoffs > 0 ? 'more' : 'less'}`,
-    minutes !== 0 && `${Math.abs(minutes)} min ${minutes > 0 ? 'later' : 'earlier'}`,
-  ].filter(Boolean);
-  return parts.length > 0 ? parts.join(', ') : 'no difference';
 }

@@ -62,5 +62,6 @@ export function packsInWords(packs: readonly PacksBrought[], shotCount: number):
   const last = packs.filter(({ charging }) => !charging).at(-1);
   const enough = packs.find(({ charging, shotsPlaced }) => !charging && shotsPlaced === last?.shotsPlaced);
   if (enough && last && enough.packs < last.packs) sentences.push('More gain nothing.');
+  if (packs.some(({ atLeast }) => atLeast)) sentences.push('At least: the search stopped at its limit.');
   return sentences.join(' ');
 }

@@ -1,14 +1,18 @@
 import {
   type AircraftRecord,
+  chargingOf,
   type DayAtPlace,
   type FlightOfPlan,
   type LeftOutShot,
   minutesAndSeconds,
+  type PlanAsRead,
   type PlanRequest,
   type ShootRecord,
-  type SwapPlan,
+  type Shot,
+  swapS,
   usualReserveCharge,
   usualReturnHeightM,
+  windowUntilMs,
 } from '@acorn-tally/core';
 import { Button, Table } from '@mantine/core';
 import { comesHomeInWords } from '../fields/ComesHomeField';
@@ -20,9 +24,12 @@ import { clockAt } from '../state/clock';
 import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
 import { ChargersTable } from './ChargersTable';
+import { useKeptPlans } from './keptPlan';
 import { liftOffWarnings } from './liftOffWarnings';
 import styles from './PlanCard.module.css';
-import { chargingOf, isFromSeveral } from './planWords';
+import type { Shooting } from './planRequest';
+import { isFromSeveral } from './planWords';
+import { lightNames } from './shotWords';
 import { usePlan } from './usePlan';
 import { useShooting } from './useShooting';
 
@@ -49,6 +56,25 @@ interface Props {
 
 function CardOf({ shoot, conditions }: Props) {
   const shooting = useShooting(shoot, conditions);
+  const [kept] = useKeptPlans(shoot.id);
+  return kept ? (
+    <Sheet
+      plan={kept.plan}
+      request={kept.request}
+      keptAt={kept.keptAt}
+      leftOut={[]}
+      aircraft={shooting.aircraft}
+      shoot={shoot}
+      conditions={conditions}
+    />
+  ) : (
+    <CardOfNow shooting={shooting} />
+  );
+}
+
+/** Of a shoot of which no plan is kept: planned now. */
+function CardOfNow({ shooting }: { readonly shooting: Shooting }) {
+  const { shoot, conditions } = shooting;
   const { plan, request, seeking, whole, leftOut } = usePlan(shooting);
   // Only the last plan is printed: what stands on the screen next to it must say the same.
   if (!plan || !whole)
@@ -63,6 +89,7 @@ function CardOf({ shoot, conditions }: Props) {
     <Sheet
       plan={plan}
       request={request}
+      keptAt={null}
       leftOut={leftOut}
       aircraft={shooting.aircraft}
       shoot={shoot}
@@ -72,26 +99,36 @@ function CardOf({ shoot, conditions }: Props) {
 }
 
 interface SheetProps extends Props {
-  readonly plan: SwapPlan;
+  readonly plan: PlanAsRead;
   readonly request: PlanRequest;
+  /** When the pilot kept it; null where it is the plan of now. */
+  readonly keptAt: string | null;
   readonly aircraft: readonly AircraftRecord[];
   readonly leftOut: readonly LeftOutShot[];
 }
 
-function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetProps) {
+function Sheet({ plan, request, keptAt, aircraft, leftOut, shoot, conditions }: SheetProps) {
   const warnings = liftOffWarnings(request, plan, conditions);
   const shotNames = (id: string) => shoot.shots.find((shot) => shot.id === id)?.name ?? 'A shot';
   const clock = clockAt(conditions);
   const { write } = useWriter();
-  const time = (at: string) => clock.format(at, 'HH:mm:ss');
+  const time = (at: string) => clock.format(at, 'HH:mm');
   const shotOf = (id: string) => request.shots.find((shot) => shot.id === id);
   const labelOf = (id: string) => request.batteries.find((battery) => battery.id === id)?.label ?? '';
   const chargerOf = (id?: string) => request.chargers?.find((charger) => charger.id === id)?.name ?? '';
   const placeOf = (id: string | null) => request.launchPlaces?.find((place) => place.id === id)?.name ?? '';
-  const reserve = percent(shoot.policy.reserveCharge ?? usualReserveCharge);
-  const swapped = (flight: FlightOfPlan, i: number) => {
+  const aircraftName = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
+  const reserve = percent(request.policy.reserveCharge ?? usualReserveCharge);
+  const untilNext = (flight: FlightOfPlan, i: number) => {
     const next = plan.flights[i + 1];
-    return next ? (Date.parse(next.takeoffAt) - Date.parse(flight.touchdownAt)) / 1000 : null;
+    if (!next) return '–';
+    if (next.wait) return `on the ground until ${time(next.takeoffAt)}`;
+    return `${Math.floor((Date.parse(next.takeoffAt) - Date.parse(flight.touchdownAt)) / 60_000)} min`;
+  };
+  const overBy = (shot: Shot | undefined, startAt: string) => {
+    const untilMs = shot ? windowUntilMs(request, shot, startAt) : null;
+    if (!shot || untilMs === null) return '';
+    return `, ${shot.light ? lightNames[shot.light] : 'its time'} until ${time(new Date(untilMs).toISOString())}`;
   };
   return (
     <main className={styles.card}>
@@ -100,15 +137,16 @@ function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetPro
       </div>
       <h1>{shoot.name}</h1>
       <p>
-        {conditions.place}, {clock.format(shoot.startsAt, 'ddd D MMM YYYY')} ·{' '}
-        {aircraft
+        {conditions.place}, {clock.format(request.startAt, 'ddd D MMM YYYY')} ·{' '}
+        {request.aircraft
           .map(
-            ({ name, flight }) =>
-              `${name}, return height ${write('distance', flight.returnHeightM ?? usualReturnHeightM)}`,
+            ({ id, returnHeightM }) =>
+              `${aircraftName(id)}, return height ${write('distance', returnHeightM ?? usualReturnHeightM)}`,
           )
           .join(' · ')}{' '}
-        · {[`touch down with ${reserve}`, comesHomeInWords(shoot.policy)].filter(Boolean).join(', ')} · swap{' '}
-        {minutesAndSeconds(shoot.swapTimeS)} min
+        · {[`touch down with ${reserve}`, comesHomeInWords(request.policy)].filter(Boolean).join(', ')} · swap{' '}
+        {minutesAndSeconds(swapS(request.swap))} min
+        {keptAt && ` · kept ${clock.format(keptAt, 'D MMM, HH:mm')}`}
       </p>
       <Wide label="Flights" minWidth={760} className={styles.flights}>
         <Table>
@@ -127,7 +165,6 @@ function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetPro
           </Table.Thead>
           <Table.Tbody>
             {plan.flights.map((flight, i) => {
-              const swapS = swapped(flight, i);
               return (
                 <Table.Tr key={flight.number}>
                   <Table.Td>
@@ -145,6 +182,7 @@ function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetPro
                         {take > 1 && `, take ${take}`}, {minutesAndSeconds(shotOf(shotId)?.durationS ?? 0)}{' '}
                         min, {write('distance', shotOf(shotId)?.distanceM ?? 0)} out,{' '}
                         {write('distance', shotOf(shotId)?.heightM ?? 0)} up
+                        {overBy(shotOf(shotId), startAt)}
                       </div>
                     ))}
                   </Table.Td>
@@ -156,7 +194,7 @@ function Sheet({ plan, request, aircraft, leftOut, shoot, conditions }: SheetPro
                   <Table.Td>{time(flight.turnBackAt)}</Table.Td>
                   <Table.Td>{time(flight.touchdownAt)}</Table.Td>
                   <Table.Td>{percent(flight.touchdownCharge.p50)}</Table.Td>
-                  <Table.Td>{swapS === null ? '–' : `${minutesAndSeconds(swapS)} min`}</Table.Td>
+                  <Table.Td>{untilNext(flight, i)}</Table.Td>
                   <Table.Td>______ %</Table.Td>
                 </Table.Tr>
               );

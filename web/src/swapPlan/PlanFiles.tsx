@@ -1,4 +1,4 @@
-import type { DayAtPlace, PlanRequest, ShootRecord, SwapPlan } from '@acorn-tally/core';
+import type { DayAtPlace, PlanAsRead, PlanRequest, ShootRecord } from '@acorn-tally/core';
 import { Anchor } from '@mantine/core';
 import { Link } from 'react-router';
 import { LinkButton } from '../parts/LinkButton';
@@ -9,7 +9,7 @@ import styles from './PlanFiles.module.css';
 const fetchFiles = () => fetchPart(() => import('./planFiles'));
 
 interface Props {
-  readonly plan: SwapPlan;
+  readonly plan: PlanAsRead;
   readonly request: PlanRequest;
   readonly shoot: ShootRecord;
   readonly conditions: DayAtPlace;
@@ -35,8 +35,8 @@ export function PlanFiles({ plan, request, shoot, conditions }: Props) {
     saveFile(`${name}.gpx`, 'application/gpx+xml', text);
   };
   return (
-    <nav className={styles.files} aria-label="Take the plan along">
-      <span>Take it along:</span>
+    <nav className={styles.files} aria-label="Take the plan with you">
+      <span>Take with you:</span>
       <Anchor component={Link} to="/card">
         Card to print
       </Anchor>

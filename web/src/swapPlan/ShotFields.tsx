@@ -44,7 +44,7 @@ export function ShotFields(props: ShotFieldsProps) {
   const moment = (at: string | null | undefined) => (at ? clock.field(at) : '');
   const pin = (part: NonNullable<Shot['pin']>, what: string) => {
     const next = { ...shot.pin, ...part };
-    onChange({ pin: next.batteryId == null && next.flightNumber == null ? null : next }, what);
+    onChange({ pin: Object.values(next).every((one) => one == null) ? null : next }, what);
   };
   return (
     <div className={styles.fields}>
@@ -175,6 +175,15 @@ export function ShotFields(props: ShotFieldsProps) {
         value={shot.pin?.flightNumber ?? null}
         assumed={null}
         onChange={(flightNumber) => pin({ flightNumber }, 'flight it is pinned to')}
+      />
+      <ChoiceField
+        label="In one flight with"
+        value={others.some(({ id }) => id === shot.pin?.withShotId) ? (shot.pin?.withShotId as string) : none}
+        options={[
+          { value: none, label: 'any' },
+          ...others.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(id) => pin({ withShotId: id === none ? null : id }, 'shot it goes with')}
       />
       <div className={styles.actions}>
         <IconButton icon={IconArrowUp} label={`Move ${shot.name} up`} onClick={() => onMove(-1)} />

@@ -4,6 +4,7 @@ import {
   confidenceOf,
   type DayAtPlace,
   type FlightOfPlan,
+  type PlanRequest,
   type ShootRecord,
   type SwapPlan,
   usualReserveCharge,
@@ -39,7 +40,10 @@ import { ChargersTable } from './ChargersTable';
 import { Contradictions } from './Contradictions';
 import { FlightsTable } from './FlightsTable';
 import { Helps } from './Helps';
+import { KeepPlan } from './KeepPlan';
+import { useKeptPlans } from './keptPlan';
 import { Lanes, type Names } from './Lanes';
+import { LaterStart } from './LaterStart';
 import { liftOffWarnings } from './liftOffWarnings';
 import { movedInto } from './moved';
 import { OtherDay } from './OtherDay';
@@ -207,16 +211,17 @@ function titleOf(
   if (messages.length > 0 || request.shots.length === 0) return 'No plan: what is asked contradicts itself';
   if (plan) {
     const isAllPlaced = placedShots(plan, request.shots) === request.shots.length;
-    if (seeking || !(whole || isAllPlaced)) return headlineSoFar(plan, request.shots, doneAt);
+    const isExplained = whole || isAllPlaced || plan.unplaced.length > 0;
+    if (seeking || !isExplained) return headlineSoFar(plan, request.shots, doneAt);
     return planHeadline(plan, request.shots.length, doneAt);
   }
   if (refusal || trouble !== null) return 'No plan yet';
   return stopped ? 'Stopped before a first plan' : 'Placing the shots …';
 }
 
-/** "flights land with 25 %, nine in ten", and how they come home where somebody flies them. */
+/** "nine in ten flights land with 25 % or more", and how they come home where somebody flies them. */
 function heldInWords({ policy }: ShootRecord): string {
-  const held = `flights land with ${percent(policy.reserveCharge ?? usualReserveCharge)}, ${shareInWords(confidenceOf(policy))}`;
+  const held = `${shareInWords(confidenceOf(policy))} flights land with ${percent(policy.reserveCharge ?? usualReserveCharge)} or more`;
   return [held, comesHomeInWords(policy)].filter(Boolean).join(', ');
 }
 
@@ -237,6 +242,16 @@ function namesOf(
   };
 }
 
+/** What was kept may name shots and batteries that are gone. */
+function withNamesOf({ shots, batteries }: PlanRequest, names: Names, shoot: ShootRecord): Names {
+  const isThere = (id: string) => shoot.shots.some((shot) => shot.id === id);
+  return {
+    ...names,
+    battery: (id) => batteries.find((battery) => battery.id === id)?.label ?? names.battery(id),
+    shot: (id) => (isThere(id) ? names.shot(id) : (shots.find((shot) => shot.id === id)?.name ?? '')),
+  };
+}
+
 interface FlightsProps extends Omit<DeskProps, 'aircraft'> {
   readonly plan: SwapPlan;
   readonly now: ReturnType<typeof usePlan>;
@@ -246,6 +261,8 @@ interface FlightsProps extends Omit<DeskProps, 'aircraft'> {
 function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
   const [openNumber, setOpenNumber] = useState<number | null>(null);
   const edit = useRecords((state) => state.edit);
+  const versions = useKeptPlans(shoot.id);
+  const [kept] = versions;
   const { request } = now;
   const warnings = useMemo(() => liftOffWarnings(request, plan, conditions), [request, plan, conditions]);
   const setShots = (shots: ShootRecord['shots'], label: string, how = { apart: true }) =>
@@ -258,11 +275,19 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
     );
   const move = (id: string, flight: FlightOfPlan) =>
     setShots(
-      movedInto(shoot.shots, id, flight, plan.flights, request.launchPlaces ?? []),
+      movedInto(shoot.shots, id, flight, request.launchPlaces ?? []),
       `moving ${names.shot(id)} to flight ${flight.number}`,
     );
   return (
     <div data-old={!now.fresh || undefined} className={styles.plan}>
+      <KeepPlan
+        plan={plan}
+        request={request}
+        versions={versions}
+        shoot={shoot}
+        names={kept ? withNamesOf(kept.request, names, shoot) : names}
+        isSettled={now.fresh && !now.seeking}
+      />
       {plan.flights.length > 0 && (
         <>
           <Lanes
@@ -272,7 +297,8 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
             openNumber={openNumber}
             onOpen={(number) => setOpenNumber(number === openNumber ? null : number)}
           />
-          <PinCost plan={plan} request={request} whole={now.whole} />
+          <PinCost plan={plan} />
+          <LaterStart plan={plan} shoot={shoot} clock={names.clock} />
           <FlightsTable
             plan={plan}
             shoot={shoot}
@@ -288,8 +314,13 @@ function Flights({ plan, now, shoot, names, conditions }: FlightsProps) {
       {request.shots.length > 0 && now.whole && (
         <Helps plan={now.fresh ? plan : null} request={request} names={names} />
       )}
-      {plan.flights.length > 0 && (
-        <PlanFiles plan={plan} request={request} shoot={shoot} conditions={conditions} />
+      {(kept?.plan ?? plan).flights.length > 0 && (
+        <PlanFiles
+          plan={kept?.plan ?? plan}
+          request={kept?.request ?? request}
+          shoot={shoot}
+          conditions={conditions}
+        />
       )}
       <ul className={styles.cautions} aria-label="Warnings for these flights">
         {warnings.map(({ words, caution }) => (

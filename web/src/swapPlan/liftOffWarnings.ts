@@ -11,7 +11,7 @@ import { siteFromHome } from '../state/home';
 /** What Minutes would warn of before the flights of a plan, each with the flights it holds for where that is not all of them. */
 export function liftOffWarnings(
   request: PlanRequest,
-  plan: SwapPlan,
+  plan: Pick<SwapPlan, 'flights'>,
   conditions: DayAtPlace,
 ): readonly (LiftOffCaution & { readonly words: string })[] {
   const middles = Object.fromEntries(request.aircraft.map(({ id }) => [id, beliefAbout({ id }).middle]));

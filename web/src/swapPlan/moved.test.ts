@@ -23,24 +23,26 @@ const flight = (number: number, launchPlaceId: string, ...ids: string[]) => ({
 
 test('moved to a flight from elsewhere, a shot is flown from there to the same point (3-4-5), and back', () => {
   const [first, second] = [flight(1, 'home', 'one', 'three'), flight(2, 'gate', 'two')];
-  const [one] = movedInto([shot('one')], 'one', second, [first, second], places);
+  const [one] = movedInto([shot('one')], 'one', second, places);
   // From 300 m east and 100 m north, 500 m north of the yard lies 300 m to the west and 400 m to the north.
   const west = 360 - (Math.atan2(3, 4) * 180) / Math.PI;
   expect(one).toMatchObject({ launchPlaceId: 'gate', bearingDeg: expect.closeTo(west, 6) });
   expect(one?.distanceM).toBeCloseTo(500, 6);
-  expect(one?.pin).toEqual({ flightNumber: 2 });
-  const [back] = movedInto([one as Shot], 'one', first, [first, second], places);
-  expect(back).toMatchObject({ launchPlaceId: null, pin: { flightNumber: 1 } });
+  expect(one?.pin?.withShotId).toBe('two');
+  const [back] = movedInto([one as Shot], 'one', first, places);
+  expect(back).toMatchObject({ launchPlaceId: null, pin: { withShotId: 'three' } });
   expect(back?.distanceM).toBeCloseTo(500, 6);
 });
 
-test('where it was alone its old flight is gone, and the one it moves to is counted without it; what else is pinned stays', () => {
-  const flights = [flight(1, 'home', 'one', 'one'), flight(2, 'home', 'two')];
-  const before = [shot('one', { takes: 2, pin: { batteryId: 'jay-1' } }), shot('two')];
-  const [one, two] = movedInto(before, 'one', flights[1] as (typeof flights)[number], flights, places);
-  expect(one?.pin).toEqual({ batteryId: 'jay-1', flightNumber: 1 });
-  expect(one).toMatchObject({ distanceM: 500, bearingDeg: 0 });
-  expect(two).toBe(before[1]);
-  const [, earlier] = movedInto(before, 'two', flights[0] as (typeof flights)[number], flights, places);
-  expect(earlier?.pin).toEqual({ flightNumber: 1 });
+test('it goes with the first other shot of its flight and no longer with a battery or a number; two never ask for each other', () => {
+  const flights = [flight(1, 'home', 'one', 'one'), flight(2, 'home', 'two')] as const;
+  const before = [shot('one', { takes: 2, pin: { batteryId: 'jay-1', flightNumber: 3 } }), shot('two')];
+  const moved = movedInto(before, 'one', flights[1], places);
+  expect(moved[0]?.pin).toEqual({ batteryId: null, flightNumber: null, withShotId: 'two' });
+  expect(moved[0]).toMatchObject({ distanceM: 500, bearingDeg: 0 });
+  expect(moved[1]).toBe(before[1]);
+  const [one, two] = movedInto(moved, 'two', flights[0], places);
+  expect([one?.pin?.withShotId, two?.pin?.withShotId]).toEqual([null, 'one']);
+  // To more takes of its own it goes anyway.
+  expect(movedInto(before, 'one', flights[0], places)).toEqual(before);
 });

@@ -1,23 +1,25 @@
 import { type FlightOfPlan, fromPlace, type LaunchPlace, type Shot, shotRanges } from '@acorn-tally/core';
 
 /**
- * The shots of a shoot with one moved into a flight of its plan: pinned to it, and flown from where it takes off, to the same
- * point on the ground. A flight that had nothing else is gone, and later ones are counted without it.
+ * The shots of a shoot with one moved into a flight of its plan: it goes with the company it finds there, whichever flight that comes to
+ * be, and is flown from where that takes off, to the same point on the ground.
  */
 export function movedInto(
   shots: readonly Shot[],
   shotId: string,
-  { number, launchPlaceId }: Pick<FlightOfPlan, 'number' | 'launchPlaceId'>,
-  flights: readonly Pick<FlightOfPlan, 'number' | 'shots'>[],
+  { shots: there, launchPlaceId }: Pick<FlightOfPlan, 'shots' | 'launchPlaceId'>,
   places: readonly LaunchPlace[],
 ): Shot[] {
-  const emptied = flights.filter((one) => one.shots.every((shot) => shot.shotId === shotId));
-  const flightNumber = number - emptied.filter((one) => one.number < number).length;
-  return shots.map((shot) =>
-    shot.id === shotId
-      ? { ...flownFrom(shot, launchPlaceId, places), pin: { ...shot.pin, flightNumber } }
-      : shot,
-  );
+  const company = there.find((one) => one.shotId !== shotId);
+  if (!company) return [...shots];
+  const pin = { batteryId: null, flightNumber: null, withShotId: company.shotId };
+  return shots.map((shot) => {
+    if (shot.id === shotId) return { ...flownFrom(shot, launchPlaceId, places), pin };
+    // Two that each go with the other would be asked for twice.
+    return shot.id === company.shotId && shot.pin?.withShotId === shotId
+      ? { ...shot, pin: { ...shot.pin, withShotId: null } }
+      : shot;
+  });
 }
 
 /** The first of the places is home, which a shot does not name. */

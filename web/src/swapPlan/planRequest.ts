@@ -11,6 +11,7 @@ import {
   packAt,
   type ShootRecord,
   type Shot,
+  type ShotPin,
   sunTimes,
   tallestThingM,
   weatherAtHour,
@@ -84,8 +85,21 @@ function shotsOf({ shots, leftOutIds, batteryIds }: ShootRecord): Shot[] {
   return planned.map((shot) => ({
     ...shot,
     after: (shot.after ?? []).filter((id) => ids.includes(id)),
-    pin: shot.pin?.batteryId != null && !batteryIds.includes(shot.pin.batteryId) ? null : (shot.pin ?? null),
+    pin: shot.pin ? pinToWhatIsThere(shot.pin, ids, batteryIds) : null,
   }));
+}
+
+function pinToWhatIsThere(
+  { batteryId, withShotId, ...pin }: ShotPin,
+  shotIds: readonly string[],
+  batteryIds: readonly string[],
+): ShotPin | null {
+  const there = {
+    ...pin,
+    batteryId: batteryId != null && batteryIds.includes(batteryId) ? batteryId : null,
+    withShotId: withShotId != null && shotIds.includes(withShotId) ? withShotId : null,
+  };
+  return Object.values(there).some((one) => one != null) ? there : null;
 }
 
 function batteriesOf({ shoot, batteries, conditions }: Shooting): PlanRequest['batteries'] {

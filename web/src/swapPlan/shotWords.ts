@@ -12,7 +12,7 @@ import {
 import type { Clock } from '../state/clock';
 import { homePlaceId } from './planRequest';
 
-const lightNames: Readonly<Record<LightWish, string>> = {
+export const lightNames: Readonly<Record<LightWish, string>> = {
   'civil-twilight': 'twilight',
   'low-sun': 'low sun',
   day: 'day light',

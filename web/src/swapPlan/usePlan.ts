@@ -1,5 +1,6 @@
 import { type PlanRequest, type SoundPart, soundPart } from '@acorn-tally/core';
-import { useMemo } from 'react';
+import isEqual from 'fast-deep-equal';
+import { useMemo, useRef } from 'react';
 import { type PlanNow, usePlanner } from '../workers/usePlanner';
 import { planRequestFor, type Shooting } from './planRequest';
 import { knownOf } from './useShooting';
@@ -11,15 +12,18 @@ import { knownOf } from './useShooting';
 export function usePlan(
   shooting: Shooting,
 ): PlanNow & { readonly request: PlanRequest } & Omit<SoundPart, 'request'> {
-  const wanted = planRequestFor(shooting);
-  const asked = JSON.stringify([wanted, knownOf(wanted)]);
-  // The same question, however often the records behind it are renewed, is asked once.
-  const [request, known] = useMemo(() => JSON.parse(asked), [asked]) as [
-    PlanRequest,
-    ReturnType<typeof knownOf>,
-  ];
+  const wanted = useMemo(() => planRequestFor(shooting), [shooting]);
+  const request = useSame(wanted);
+  const known = useSame(knownOf(request));
   const { request: sound, leftOut, messages } = useMemo(() => soundPart(request), [request]);
   const isEmpty = !sound || sound.shots.length === 0 || sound.batteries.length === 0;
   const now = usePlanner(isEmpty ? null : sound, known);
   return { ...now, request: sound ?? request, leftOut, messages };
+}
+
+/** The value before, as long as the new one says the same: the same question, however often the records behind it are renewed, is asked once. */
+function useSame<Value>(value: Value): Value {
+  const held = useRef(value);
+  if (held.current !== value && !isEqual(held.current, value)) held.current = value;
+  return held.current;
 }

@@ -11,10 +11,11 @@ export function useShooting(shoot: ShootRecord, conditions: DayAtPlace): Shootin
   const batteries = useBatteriesOfShoot(shoot);
   const chargers = useRecords((state) => state.chargers);
   const launchPlaces = useLaunchPlaces(conditions.placeId);
-  const aircraft = [shoot.aircraftId, shoot.otherAircraftId].flatMap((id) =>
-    fleet.filter((one) => one.id === id),
-  );
-  return { shoot, aircraft, batteries, chargers, conditions, launchPlaces };
+  return useMemo(() => {
+    const ids = [shoot.aircraftId, shoot.otherAircraftId];
+    const aircraft = ids.flatMap((id) => fleet.filter((one) => one.id === id));
+    return { shoot, aircraft, batteries, chargers, conditions, launchPlaces };
+  }, [shoot, fleet, batteries, chargers, conditions, launchPlaces]);
 }
 
 /** What is known of each aircraft of a plan. */

@@ -7,7 +7,6 @@ import {
   type Outcome,
   type PlanRequest,
   type PlanSoFar,
-  type PlanStage,
   plansOf,
   type SwapPlan,
   success,
@@ -39,11 +38,10 @@ function inSteps(tell: (share: number) => void): (share: number) => void {
 
 /** Plans away from the thread that draws; one that is no longer wanted is ended as a whole. */
 const planner = {
-  /** Tells each plan that is better than the one before, as far as is asked for, and how far it is. Null where the request contradicts itself. */
+  /** Tells each plan that is better than the one before, and how far it is. Null where the request contradicts itself. */
   plan(
     request: PlanRequest,
     known: Readonly<Record<string, Knowledge>>,
-    until: Exclude<PlanStage, 'better'>,
     better: (planned: PlanSoFar) => void,
     sought: (share: number) => void,
   ): Outcome<SwapPlan> | null {
@@ -53,8 +51,7 @@ const planner = {
     let last: SwapPlan | null = null;
     for (const planned of plans.value) {
       last = planned.plan;
-      if (planned.stage === until) break;
-      better(planned);
+      if (planned.stage !== 'whole') better(planned);
     }
     return success(last as SwapPlan);
   },

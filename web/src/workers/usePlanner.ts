@@ -3,7 +3,6 @@ import type {
   Outcome,
   PlanRequest,
   PlanSoFar,
-  PlanStage,
   Refusal,
   SwapPlan,
   WhatHelps,
@@ -25,13 +24,9 @@ function begun(): Running {
   return { worker, planning: wrap<Planning>(worker) };
 }
 
-/** Up to the best plan alone, or to all that is told of it. */
-type Until = Exclude<PlanStage, 'better'>;
-
 function planned(
   request: PlanRequest,
   known: Readonly<Record<string, Knowledge>>,
-  until: Until,
   better: (planned: PlanSoFar) => void,
   sought: (share: number) => void,
   wanted: AbortSignal,
@@ -45,7 +40,7 @@ function planned(
       end();
       reject(new Error('The planner could not be fetched; it is asked for again by itself.'));
     };
-    running.planning.plan(request, known, until, proxy(better), proxy(sought)).then(
+    running.planning.plan(request, known, proxy(better), proxy(sought)).then(
       (outcome) => {
         wanted.removeEventListener('abort', end);
         if (wanted.aborted) return;
@@ -113,11 +108,7 @@ const nothing: State = {
 };
 
 /** Plans a request in a worker whenever it is another; the last plan stays meanwhile. Null for none. */
-export function usePlanner(
-  request: PlanRequest | null,
-  known: Readonly<Record<string, Knowledge>>,
-  until: Until = 'whole',
-): PlanNow {
+export function usePlanner(request: PlanRequest | null, known: Readonly<Record<string, Knowledge>>): PlanNow {
   const [state, setState] = useState(nothing);
   const [attempt, setAttempt] = useState(0);
   const [ending, setEnding] = useState<AbortController | null>(null);
@@ -143,7 +134,7 @@ export function usePlanner(
     const sought = (share: number) => {
       if (!isAnswered && !wanted.signal.aborted) setState((now) => ({ ...now, sought: share }));
     };
-    planned(request, known, until, better, sought, wanted.signal).then(
+    planned(request, known, better, sought, wanted.signal).then(
       (outcome) => {
         isAnswered = true;
         const plan = outcome?.ok ? outcome.value : null;

@@ -1,0 +1,30 @@
+import type { Kind } from '@acorn-tally/core';
+import type { Type } from '@nestjs/common';
+import { KeptPlanDto } from './keptPlan';
+import {
+  AircraftDto,
+  BatteryDto,
+  ChargerDto,
+  DayDto,
+  FitRecordDto,
+  LiftOffDto,
+  PlaceDto,
+  ShootDto,
+  TestFlightDto,
+  TimedChargeDto,
+} from './records';
+
+/** What is written of each kind of record. */
+export const contentDtos: Readonly<Record<Kind, Type<object>>> = {
+  places: PlaceDto,
+  days: DayDto,
+  aircraft: AircraftDto,
+  batteries: BatteryDto,
+  chargers: ChargerDto,
+  testFlights: TestFlightDto,
+  timedCharges: TimedChargeDto,
+  fits: FitRecordDto,
+  shoots: ShootDto,
+  plans: KeptPlanDto,
+  liftOffs: LiftOffDto,
+};
