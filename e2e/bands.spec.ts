@@ -88,7 +88,7 @@ test('where too many flights would not come home, nothing is planned and it is s
   await page.getByLabel('Wind', { exact: true }).fill('3.9');
   await page.keyboard.press('Escape');
   await expect(page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes')).toContainText(
-    /do not plan it: \d\d in 100 fail/,
+    /no safe flight: \d\d in 100 fail/,
   );
   await expect(page.locator('.MinutesView_cautions')).toContainText(
     /\d\d in 100 of these flights would not come home/,

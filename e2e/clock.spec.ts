@@ -4,7 +4,7 @@ import { expect, pick, saved, test } from './fixtures';
 /** From the set-up to the clock, before lift-off. */
 async function toTheClock(page: Page, charge: string): Promise<void> {
   await page.getByLabel('Charge at lift-off').fill(charge);
-  await expect(page.getByText('in eight flights of ten')).toBeVisible();
+  await expect(page.getByText('in 8 flights of 10')).toBeVisible();
   await page.getByRole('button', { name: 'To the clock', exact: true }).click();
 }
 
@@ -211,7 +211,7 @@ test('what is missing is asked for by its field, and a clock that was set up is 
   await pick(page, 'Down to', 'its forced landing');
   await expect(page.getByText('with nobody below')).toBeVisible();
   await toTheClock(page, '98');
-  await page.getByRole('button', { name: 'Not now' }).click();
+  await page.getByRole('button', { name: 'Cancel this clock' }).click();
   await expect(page.getByRole('heading', { name: 'Time it by the clock' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Time it by the clock' })).toBeVisible();

@@ -92,11 +92,11 @@ test('the place: coordinates, ground by picture, a tall thing above the return h
   const overGrass = await aloft.innerText();
   await page.getByRole('radio', { name: 'wood or town' }).check();
   await expect(aloft).not.toHaveText(overGrass);
-  await page.getByLabel('Tallest thing').fill('50');
+  await page.getByLabel('Tallest obstacle').fill('50');
   await page.getByLabel('Local ceiling').fill('50');
   await page.keyboard.press('Escape');
   await expect(cautions).toContainText('Above your local ceiling of 50 m');
-  await expect(cautions).toContainText('the tallest thing stands 50 m: set the return height to');
+  await expect(cautions).toContainText('the tallest obstacle is 50 m high: set the return height to');
 });
 
 test('what a report does not say is asked for until it is entered', async ({ app, page }) => {

@@ -43,7 +43,7 @@ export class RunningApp {
   async stop(): Promise<number | null> {
     const { server } = this;
     this.server = null;
-    if (!server || server.exitCode !== null) return server?.exitCode ?? null;
+    if (!server || server.exitCode !== null || server.signalCode !== null) return server?.exitCode ?? null;
     const ended = new Promise<number | null>((resolve) => server.once('exit', resolve));
     server.kill('SIGINT');
     return ended;
@@ -74,13 +74,13 @@ export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }, { exa
     const goto = page.goto.bind(page);
     page.goto = async (...request) => {
       const response = await goto(...request);
-      await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 10_000 });
+      await page.getByRole('heading', { level: 1 }).waitFor();
       return response;
     };
     const reload = page.reload.bind(page);
     page.reload = async (...request) => {
       const response = await reload(...request);
-      await page.getByRole('heading', { level: 1 }).waitFor({ timeout: 10_000 });
+      await page.getByRole('heading', { level: 1 }).waitFor();
       return response;
     };
     await use(page);

@@ -11,7 +11,7 @@ test('a METAR is told in words before it is used, mended where it is wrong, and 
   await expect(page.getByRole('alert')).toContainText('The wind group “2408KT” cannot be read');
   await expect(page.getByRole('button', { name: 'Use this weather' })).toHaveCount(0);
   await text.fill('METAR XXHF 260820Z VRB08G14KT 9999 02/M01 Q0998');
-  await expect(page.getByRole('status')).toContainText('wind 4.1 m/s from all sides, gusts 7.2 m/s, at 10 m');
+  await expect(page.getByRole('status')).toContainText('wind 4.1 m/s variable, gusts 7.2 m/s, at 10 m');
   await expect(page.getByRole('status')).toContainText('set the worst one for your way home');
   await page.getByRole('button', { name: 'Use this weather' }).press('Enter');
   await expect(text).toHaveValue('');

@@ -19,7 +19,7 @@ test('what-ifs: pinned side by side, changed, one more, one gone; standing again
   expect(await seconds('Colder by')).toBeLessThan(now);
   await page.getByLabel('Wind stronger by', { exact: true }).fill('1');
   // In this wind a metre a second more takes too many flights out of reach of home.
-  await expect(row('Wind stronger by').locator('.WhatIfs_difference')).toHaveText('do not plan it');
+  await expect(row('Wind stronger by').locator('.WhatIfs_difference')).toHaveText('no safe flight');
   await expect(row('Colder by').locator('.WhatIfs_difference')).toHaveText(/^−\d:\d\d$/);
   const difference = await row('Farther by').locator('.WhatIfs_difference').innerText();
   const [minutes = 0, rest = 0] = difference.slice(1).split(':').map(Number);

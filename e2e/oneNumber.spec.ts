@@ -69,7 +69,7 @@ test('one charge to turn back at, and one minute to plan on: Minutes, chart, led
   const row = page.locator('.BatteryRow_row[data-chosen] .BatteryRow_minutes');
   await expect(row.locator('b')).toHaveText(minute);
   await expect(row).toContainText(`turn back by ${turn}`);
-  await expect(row).toContainText(`${clock(usableS.p50)} in the middle`);
+  await expect(row).toContainText(`typical ${clock(usableS.p50)}`);
   const chart = page.getByRole('img', { name: /^Charge against time/ });
   await expect(chart).toHaveAccessibleName(new RegExp(`plan on ${minute}\\. Turn back by ${turn}\\.`));
   await expect(page.locator('.Ledger_ledger tfoot td').last()).toHaveText(minute);
@@ -93,7 +93,7 @@ test('the ledger sums to the large number with what is kept for doubt as its las
   await page.goto(app.url);
   await settled(page);
   const lines = page.locator('.Ledger_ledger tbody tr');
-  await expect(lines.last()).toContainText('Kept for doubt: from the box only, nine in ten');
+  await expect(lines.last()).toContainText('Kept for doubt: from the spec sheet only, 9 in 10');
   const sum = (await lines.locator('td:last-child').allInnerTexts()).map(seconds).reduce((a, b) => a + b, 0);
   expect(sum).toBe(await minutesToSpend(page, 'Jay 1'));
   const rows = (await page.locator('.BatteryRow_minutes > b').allInnerTexts()).map(seconds);

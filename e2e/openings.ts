@@ -143,7 +143,7 @@ export const openings: readonly Opening[] = [
   {
     name: 'the card',
     path: '/card',
-    open: (page) => expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 40_000 }),
+    open: (page) => expect(page.getByRole('region', { name: 'Flights' })).toBeVisible(),
   },
   { name: 'search', path: '/minutes', open: press('/') },
 ];
@@ -157,14 +157,11 @@ export async function goTo(
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto(`${app.url}${path}`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await expect(page.getByText('reckoning …')).toHaveCount(0);
+  await expect(page.getByText('calculating …')).toHaveCount(0);
   await expect(page.locator('[data-old]')).toHaveCount(0);
   if (planned)
     await expect(page.getByText(/^(Placing the shots|Looking for a better|trying it|Planning)/)).toHaveCount(
       0,
-      {
-        timeout: 40_000,
-      },
     );
   if (sheet && (page.viewportSize()?.width ?? 1280) <= 860)
     await page.getByRole('button', { name: sheet }).click();

@@ -30,13 +30,13 @@ test('in the field, by taps alone: an hour, a battery, whether it comes home, wh
     await page.getByLabel('Charge there', { exact: true }).fill('14');
     await pick(page, 'Under it', 'water');
     // The answer follows above the sheet, in sight.
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('It lands itself on the way');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Its forced landing begins on the way');
     await expect(page.getByRole('heading', { level: 1 })).toBeInViewport();
     await page.getByRole('button', { name: 'Close' }).tap();
     await expect(
-      page.getByText(/At 10 % it lands itself \d+ m short of home, .* on water\./).first(),
+      page.getByText(/At 10 % its forced landing begins \d+ m short of home, .* on water\./).first(),
     ).toBeVisible();
-    await expect(page.getByRole('img', { name: /lands itself/i }).first()).toBeVisible();
+    await expect(page.getByRole('img', { name: /forced landing/i }).first()).toBeVisible();
   });
 
   await test.step('a flight, with the clock read wrong', async () => {

@@ -43,7 +43,7 @@ const views: readonly {
     prepare: async (page) => {
       await page.clock.install();
       await page.getByLabel('Charge at lift-off').fill('98');
-      await expect(page.getByText('in eight flights of ten')).toBeVisible();
+      await expect(page.getByText('in 8 flights of 10')).toBeVisible();
       await page.getByRole('button', { name: 'To the clock', exact: true }).click();
       await page.getByRole('button', { name: 'Lift off' }).click();
       for (const [seconds, digits] of [
@@ -63,14 +63,14 @@ const views: readonly {
     name: 'swap-plan',
     path: '/swap-plan',
     prepare: async (page) => {
-      await expect(page.getByText(/^(Placing|Looking for|trying it)/)).toHaveCount(0, { timeout: 40_000 });
+      await expect(page.getByText(/^(Placing|Looking for|trying it)/)).toHaveCount(0);
     },
   },
   {
     name: 'plan-card',
     path: '/card',
     prepare: async (page) => {
-      await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 40_000 });
+      await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible();
     },
   },
   { name: 'method', path: '/method' },
@@ -83,7 +83,7 @@ for (const { name, path, key, phone, prepare } of views) {
     await page.goto(`${app.url}${path}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForLoadState('networkidle');
-    await expect(page.getByText('reckoning …')).toHaveCount(0);
+    await expect(page.getByText('calculating …')).toHaveCount(0);
     if (key) await page.keyboard.press(key);
     await prepare?.(page);
     await page.waitForTimeout(500);

@@ -8,8 +8,8 @@ const title = (page: Page) => page.getByRole('heading', { level: 1 });
 const flights = (page: Page) => page.locator('.FlightsTable_flight');
 /** Until what would be left of the plan is told as well. */
 async function planned(page: Page): Promise<void> {
-  await expect(title(page)).toContainText('take-off', { timeout: 30_000 });
-  await expect(page.getByText(/^(Placing|Looking for|trying it)/)).toHaveCount(0, { timeout: 40_000 });
+  await expect(title(page)).toContainText('take-off');
+  await expect(page.getByText(/^(Placing|Looking for|trying it)/)).toHaveCount(0);
 }
 const takeoffs = async (page: Page) => flights(page).count();
 
@@ -49,9 +49,9 @@ test('a shoot built from nothing by mouse: shots, takes, needs, a charger; pinne
     await page.getByRole('button', { name: 'Flight 1', exact: true }).click();
     await expect(page.locator('.FlightDetail_flight')).toContainText('turns back');
     await pick(page, 'Battery of this flight', 'Jay 4');
-    await expect(flights(page).first()).toContainText('Jay 4', { timeout: 30_000 });
+    await expect(flights(page).first()).toContainText('Jay 4');
     await planned(page);
-    await expect(page.getByText(/^What you pinned costs/)).toBeVisible({ timeout: 40_000 });
+    await expect(page.getByText(/^What you pinned costs/)).toBeVisible();
     await page.keyboard.press('Control+z');
     await expect(page.getByText(/^What you pinned costs/)).toHaveCount(0);
     await planned(page);
@@ -63,7 +63,7 @@ test('a shoot built from nothing by mouse: shots, takes, needs, a charger; pinne
     await page.setViewportSize({ width: 1280, height: 1400 });
     const chip = flights(page).nth(1).locator('.FlightsTable_chip').last();
     await dragTo(page, chip, flights(page).nth(0));
-    await expect(page.getByText(/^What you pinned costs/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/^What you pinned costs/)).toBeVisible();
     await expect(page.locator('.ShotList_shots')).toContainText('pinned');
     await page.getByRole('button', { name: /^Undo/ }).click();
     await expect(page.locator('.ShotList_shots')).not.toContainText('pinned');
@@ -71,12 +71,10 @@ test('a shoot built from nothing by mouse: shots, takes, needs, a charger; pinne
 
   await test.step('a nice one is left out, and comes back', async () => {
     await page.getByRole('button', { name: 'Leave Dusk on the fell out' }).click();
-    await expect(page.locator('.FlightsTable_table')).not.toContainText('Dusk on the fell', {
-      timeout: 30_000,
-    });
+    await expect(page.locator('.FlightsTable_table')).not.toContainText('Dusk on the fell');
     await expect(page.locator('.ShotList_shots')).toContainText('left out');
     await page.keyboard.press('Control+z');
-    await expect(page.locator('.FlightsTable_table')).toContainText('Dusk on the fell', { timeout: 30_000 });
+    await expect(page.locator('.FlightsTable_table')).toContainText('Dusk on the fell');
   });
 
   await test.step('a pack fails: what is left is told, and is so when it is taken away', async () => {
@@ -117,12 +115,10 @@ test('a shoot by keyboard alone: shots added and ordered, the order set free, on
   await page.keyboard.press('Control+a');
   await page.keyboard.type('2:30');
   await planned(page);
-  await expect(page.locator('.FlightsTable_table')).toContainText('Snow on the wall', { timeout: 30_000 });
+  await expect(page.locator('.FlightsTable_table')).toContainText('Snow on the wall');
   await page.getByRole('button', { name: 'Leave Snow on the wall out' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.locator('.FlightsTable_table')).not.toContainText('Snow on the wall', {
-    timeout: 30_000,
-  });
+  await expect(page.locator('.FlightsTable_table')).not.toContainText('Snow on the wall');
   await page.getByRole('button', { name: 'Flight 2', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.locator('.FlightDetail_flight')).toContainText('lifts off with');
@@ -165,7 +161,7 @@ test('shots that the same thing keeps out are told in one line, each by itself',
   await page.goto(`${app.url}/swap-plan`);
   for (const name of [/^Jay 3/, /^Jay 4/, /^Jay 5/, /^Hub in the dairy/])
     await page.getByRole('checkbox', { name }).uncheck();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('do not fit', { timeout: 30_000 });
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('do not fit');
   await planned(page);
   const lines = page.getByRole('listitem').filter({ hasText: 'No charged battery left' });
   await expect(lines).toHaveCount(1);
@@ -182,14 +178,12 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   await page.goto(`${app.url}/swap-plan`);
   // With all five batteries nothing need be charged.
   for (const battery of [/^Jay 4/, /^Jay 5/]) await page.getByRole('checkbox', { name: battery }).uncheck();
-  await expect(page.getByRole('region', { name: 'On the chargers' })).toContainText('Hub in the dairy', {
-    timeout: 30_000,
-  });
+  await expect(page.getByRole('region', { name: 'On the chargers' })).toContainText('Hub in the dairy');
   await planned(page);
   const count = await takeoffs(page);
   await page.getByRole('button', { name: 'Try what would help' }).click();
   const starts = page.getByRole('table', { name: 'Begun earlier or later' });
-  await expect(starts.getByRole('row')).toHaveCount(8, { timeout: 60_000 });
+  await expect(starts.getByRole('row')).toHaveCount(8);
   await expect(page.getByText(/^Bring one more battery like/)).toBeVisible();
   const batteries = await flights(page).locator('td:nth-child(2)').allInnerTexts();
   const saves = async (name: string) => {
@@ -222,7 +216,7 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
   expect(gpx.match(/<wpt /g)).toHaveLength(9);
 
   await page.getByRole('link', { name: 'Card to print' }).click();
-  await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('region', { name: 'Flights' })).toBeVisible();
   const turnsBack = await page.locator('.PlanCard_turn').allInnerTexts();
   const printed = async (paper: Parameters<typeof page.pdf>[0]) =>
     extractText(await getDocumentProxy(new Uint8Array(await page.pdf(paper))), { mergePages: true });
@@ -243,7 +237,7 @@ test('the plan is taken along: a calendar that is read back, a table, points on 
     expect(text).toContain(words);
   expect(text).not.toContain('Acorn Tally');
   await page.getByRole('link', { name: 'Swap plan' }).click();
-  await expect(title(page)).toContainText('take-off', { timeout: 30_000 });
+  await expect(title(page)).toContainText('take-off');
 });
 
 test('a plan is kept as it was read: other weather changes what would be flown now, in words, and not the card until the new one is kept', async ({
@@ -269,7 +263,7 @@ test('a plan is kept as it was read: other weather changes what would be flown n
   });
   await page.getByRole('button', { name: 'Use these hours' }).click();
   await page.keyboard.press('Escape');
-  await expect(kept).toContainText('Planned now, this would be different', { timeout: 40_000 });
+  await expect(kept).toContainText('Planned now, this would be different');
   await planned(page);
   await expect(kept.getByRole('listitem').first()).toContainText(/instead of|would not be flown/);
 

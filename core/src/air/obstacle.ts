@@ -22,9 +22,9 @@ export const groundsBelow = ['open ground', 'water', 'people'] as const;
 export type GroundBelow = (typeof groundsBelow)[number];
 
 export const obstacleRanges = {
-  distanceM: { label: 'Begins at', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 },
+  distanceM: { label: 'Starts at', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 },
   widthM: { label: 'Width', unit: 'm', siPerUnit: 1, min: 0, max: 5000, step: 5 },
-  heightM: { label: 'Stands', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
+  heightM: { label: 'Obstacle height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
 } as const satisfies Record<string, Quantity>;
 
 /** More are not looked through one by one by anybody; a file or a body with more is refused. */

@@ -41,7 +41,7 @@ export function tallestThingM({ tallestM, obstacles }: Pick<Site, 'tallestM' | '
 export const siteRanges = {
   latitudeDeg: { label: 'Latitude', unit: '°', siPerUnit: 1, min: -90, max: 90, step: 0.1 },
   longitudeDeg: { label: 'Longitude', unit: '°', siPerUnit: 1, min: -180, max: 180, step: 0.1 },
-  tallestM: { label: 'Tallest thing', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
+  tallestM: { label: 'Tallest obstacle', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
   ceilingM: { label: 'Local ceiling', unit: 'm', siPerUnit: 1, min: 0, max: 1000, step: 10 },
 } as const satisfies Record<string, Quantity>;
 

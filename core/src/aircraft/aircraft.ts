@@ -31,7 +31,7 @@ export interface Aircraft {
   readonly descentSpeedMps?: number | null;
   readonly returnSpeedMps?: number | null;
   readonly returnSpeedPushedMps?: number | null;
-  /** What its own return holds; the worse of both is planned on while that is not known. */
+  /** What its automatic return holds; the worse of both is planned on while that is not known. */
   readonly returnHolds?: ReturnHolds | null;
   /** The wind its maker lets it be flown in. */
   readonly maxWindMps?: number | null;
@@ -109,13 +109,13 @@ export const aircraftRanges = {
   descentSpeedMps: metresPerSecond('Descent speed', 0.5, 15),
   returnSpeedMps: metresPerSecond('Return speed', 1, 30),
   returnSpeedPushedMps: metresPerSecond('Return speed, stick pushed', 1, 40),
-  maxWindMps: metresPerSecond('Wind limit of its maker', 1, 40),
-  maxElevationM: metres('Height limit of its maker', 500, 9000),
+  maxWindMps: metresPerSecond('Maker’s wind limit', 1, 40),
+  maxElevationM: metres('Maker’s height limit', 500, 9000),
   lowWarningCharge: percent('Low warning', 0.1, 0.5),
   forcedLandingCharge: percent('Forced landing', 0, 0.2),
-  ownCallMarginCharge: percent('Margin of its own call', 0, 0.3),
+  ownCallMarginCharge: percent('Margin of its automatic return', 0, 0.3),
   hiddenCharge: percent('Hidden below 0 %', 0, 0.15),
-  landInPlaceRadiusM: metres('Lands where it is within', 0, 100),
+  landInPlaceRadiusM: metres('Lands in place within', 0, 100),
   lowReturnRadiusM: metres('Returns low within', 0, 200),
   lowReturnHeightM: metres('Low return height', 0, 100),
   dragAreaM2: { label: 'Drag area', unit: 'cm²', siPerUnit: 0.0001, min: 0.0002, max: 1, step: 5 },

@@ -35,7 +35,7 @@ export function storageAdvice(pack: Battery, coefficients: StandingCoefficients)
   if (charge > fullCharge && untilStorage === null && (pack.daysSinceCharge ?? 0) >= fullDays)
     return act(sentence('full-too-long', 'Full for days: fly it, or bring it to about 60 %'));
   if (untilStorage !== null && untilStorage > 0) {
-    return leave(sentence('sheds-itself', 'Sheds charge by itself down to storage'));
+    return leave(sentence('sheds-itself', 'Self-discharges to storage level'));
   }
   return leave(sentence('ready', 'Charged: fly it within days, or bring it to about 60 %'));
 }

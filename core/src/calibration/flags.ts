@@ -95,7 +95,7 @@ function reasonFor(lasted: number, [best, next]: readonly Shape[]): Told<FlagCod
   return inSi(
     sentence(
       'unlike-the-others',
-      'It lasted {offFraction} {than} than the other flights foretell. Check its clock, the charge at lift-off, the wind, and the mode it was flown in.',
+      'It lasted {offFraction} {than} than the other flights predict. Check its clock, the charge at lift-off, the wind, and the mode it was flown in.',
       values,
     ),
   );
@@ -108,7 +108,7 @@ function named(
   if (code === 'times-shifted') {
     return sentence(
       code,
-      'Its readings all come {shiftS} {when} than the other flights foretell. Check its clock, and the charge at lift-off.',
+      'Its readings all come {shiftS} {when} than the other flights predict. Check its clock, and the charge at lift-off.',
       { shiftS: Math.abs(size), when: size > 0 ? 'later' : 'earlier' },
     );
   }
@@ -121,7 +121,7 @@ function named(
   }
   return sentence(
     code,
-    'It lasted {offFraction} {than} than the other flights foretell, evenly all along. Check the mode it was flown in, the wind, and what hung on it.',
+    'It lasted {offFraction} {than} than the other flights predict, evenly all along. Check the mode it was flown in, the wind, and the accessories.',
     values,
   );
 }
@@ -142,25 +142,23 @@ export function findingsOf(flights: readonly TaughtFlight[], settled: boolean): 
     counted.length === 1 &&
       sentence(
         'one-flight',
-        'One flight tells how thirsty this aircraft is against its box. How sure that is shows when a second one can be held against it.',
+        'One flight shows how this aircraft’s consumption compares with its spec sheet. How certain that is shows once there is a second one.',
       ),
     counted.length > 1 &&
       counted.length < fewFlights &&
-      sentence(
-        'few-flights',
-        '{flightsCount} flights: their misses say little yet of how well others are foretold.',
-        { flightsCount: counted.length },
-      ),
+      sentence('few-flights', '{flightsCount} flights: too few yet to say how well others are predicted.', {
+        flightsCount: counted.length,
+      }),
     contradict &&
       sentence(
         'flights-contradict',
-        'These flights contradict each other: {outsideCount} of {foretoldCount} lie outside what the others foretell. The band stays wide for it; look at the one that is marked first.',
+        'These flights contradict each other: {outsideCount} of {foretoldCount} lie outside what the others predict. The band stays wide because of it; check the marked one first.',
         { outsideCount: outside, foretoldCount: foretold.length },
       ),
     !settled &&
       sentence(
         'not-settled',
-        'The search did not come to rest on these flights: take what it says with care, and look at the one that is marked.',
+        'The fit did not converge on these flights: use its results with care, and check the marked one.',
       ),
     aside > 0 &&
       sentence(

@@ -159,19 +159,19 @@ function wind(request: EstimateRequest, simulation: Simulation): Found {
       air.gustMps > aircraft.maxWindMps &&
       ofFlight(
         'over-wind-limit',
-        'Gusts of {gustMps:1} at {heightM} pass the {limitMps:1} its maker lets it be flown in',
+        'Gusts of {gustMps:1} at {heightM} exceed the maker’s limit of {limitMps:1}',
         { gustMps: air.gustMps, heightM: flight.heightM, limitMps: aircraft.maxWindMps },
       ),
     ...driftingStyles(flight, aircraft, air),
     byHand(simulation, flight, rule),
     rule.comesHome === 'by-itself' &&
       air.gustMps > returnMps &&
-      ofFlight('gust-over-return-speed', 'Gusts of {gustMps} pass the return speed', {
+      ofFlight('gust-over-return-speed', 'Gusts of {gustMps} exceed the return speed', {
         gustMps: air.gustMps,
       }),
     cruise !== undefined &&
       cruise.groundMps < returnMps / 2 &&
-      ofFlight('slow-way-home', 'The way home crawls: {farthestM} take {durationS} against the wind', {
+      ofFlight('slow-way-home', 'Slow way home: {farthestM} takes {durationS} against the wind', {
         farthestM: flight.farthestM,
         durationS: cruise.durationS,
       }),
@@ -197,7 +197,7 @@ function driftingStyles(
     ...drifting.map((mode) =>
       ofFlight(
         'style-may-drift',
-        'Gusts of {gustMps:1} pass the {topMps:1} of {mode} mode: have a faster one ready',
+        'Gusts of {gustMps:1} exceed the {topMps:1} of {mode} mode: have a faster mode ready',
         { mode, topMps: maxAirspeedMps(aircraft, mode), gustMps },
       ),
     ),
@@ -234,7 +234,7 @@ export function ownReturnCaution(
   return [
     ofFlight(
       'own-return-late',
-      'The aircraft’s own call to return reckons with still air: it sets off about {lateS} after you should',
+      'The aircraft’s automatic return assumes still air: it sets off about {lateS} too late',
       { lateS },
     ),
   ];
@@ -248,7 +248,7 @@ function reserve({ aircraft, policy, conditions }: EstimateRequest): Found {
       reserveCharge < forcedCharge &&
       ofFlight(
         'reserve-below-forced-landing',
-        'It lands itself at {forcedCharge}, before your {reserveCharge}: {forcedCharge} are held back',
+        'Its forced landing begins at {forcedCharge}, above your {reserveCharge}: {forcedCharge} is held back',
         { forcedCharge, reserveCharge },
       ),
     conditions.airTemperatureC < 0 &&
@@ -270,20 +270,16 @@ function thinAir({ aircraft, conditions, flight }: EstimateRequest, { atmosphere
   if (limitM != null)
     return [
       aboveSeaM > limitM &&
-        ofFlight(
-          'over-height-limit',
-          '{aboveSeaM} above the sea: its maker lets it be flown up to {limitM}',
-          {
-            aboveSeaM,
-            limitM,
-          },
-        ),
+        ofFlight('over-height-limit', '{aboveSeaM} above the sea: the maker’s limit is {limitM}', {
+          aboveSeaM,
+          limitM,
+        }),
     ];
   return [
     densityM > usualCeilingOfAirM &&
       ofFlight(
         'thin-air',
-        'Air as thin as at {densityM}: little thrust to spare for a climb or a gust. Look up the height limit of its maker',
+        'Air as thin as at {densityM}: little thrust to spare for a climb or a gust. Look up the maker’s height limit',
         { densityM },
       ),
   ];
@@ -296,7 +292,7 @@ function place({ aircraft, flight, site }: EstimateRequest, { powertrain }: Simu
     isInGroundEffect(flight.heightM, diameterM) &&
       ofFlight(
         'ground-effect',
-        'Under {cushionM:1} it floats on its own cushion: flown so low, it lasts up to {longerFraction} longer',
+        'Under {cushionM:1} ground effect helps: flown so low, it lasts up to {longerFraction} longer',
         {
           cushionM: 2 * diameterM,
           longerFraction: 1 / groundEffectPowerRatio(flight.heightM, diameterM) - 1,
@@ -329,7 +325,7 @@ export function lowReturn(
   const { heightM: wantedM } = suggestedReturnHeight(tallestM, ceilingM ?? usualCeilingM);
   return ofFlight(
     'low-return-height',
-    'It would come home at {returnHeightM}, and the tallest thing stands {tallestM}: set the return height to {wantedM}',
+    'It returns at {returnHeightM}, but the tallest obstacle is {tallestM} high: set the return height to {wantedM}',
     { returnHeightM, tallestM, wantedM },
   );
 }

@@ -61,9 +61,9 @@ test('cautions about the place: its own ceiling, and a return height under the t
   expect(codes(null, 130)).toEqual(['Above 120 m: check your local rule']);
   expect(codes({ ceilingM: 50, tallestM: 35 }, 60)).toEqual(['Above your local ceiling of 50 m']);
   const mast = { name: 'mast', distanceM: 90, widthM: 5, heightM: 38 };
-  expect(codes({ tallestM: 10, obstacles: [mast] }, 60)[0]).toContain('the tallest thing stands 38 m');
+  expect(codes({ tallestM: 10, obstacles: [mast] }, 60)[0]).toContain('the tallest obstacle is 38 m high');
   expect(codes({ ceilingM: 150, tallestM: 38 }, 130)).toEqual([
-    'It would come home at 45 m, and the tallest thing stands 38 m: set the return height to 50 m',
+    'It returns at 45 m, but the tallest obstacle is 38 m high: set the return height to 50 m',
   ]);
 });
 

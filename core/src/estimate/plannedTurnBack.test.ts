@@ -72,7 +72,7 @@ test('a pack at 40 % is charged first, then upwind is out against the wind; a fu
   expect(flightRemedies(low, boxDrawn(64)).map(({ code }) => code)).not.toContain('charge-it');
 });
 
-// Common practice: this class is flown in far more wind than its own return stands against, and comes home with the stick forward.
+// Common practice: this class is flown in far more wind than its automatic return stands against, and comes home with the stick forward.
 test('where it does not come home by itself, by hand is named with its minutes; and what could be looked up or measured', () => {
   const belief = boxDrawn(128);
   const asked = windy(250, 3);

@@ -69,8 +69,10 @@ test('a thing beyond every range is left out with its range in the reader’s un
   if (!read.ok) throw new Error(toldInSi(read.refusal));
   const reason = read.value.leftOut[0]?.reason;
   if (!reason) throw new Error('It should have been left out.');
-  expect(toldInSi(reason)).toMatch(/^Stands must be from 0 m to \d+ m, not 900 m\.$/);
-  expect(inWords(reason, imperialUnits)).toMatch(/^Stands must be from 0 ft to 1640 ft, not 2953 ft\.$/);
+  expect(toldInSi(reason)).toMatch(/^Obstacle height must be from 0 m to \d+ m, not 900 m\.$/);
+  expect(inWords(reason, imperialUnits)).toMatch(
+    /^Obstacle height must be from 0 ft to 1640 ft, not 2953 ft\.$/,
+  );
 });
 
 test.each(['', '{', '[]', '{"type":"Point","coordinates":[0,0]}', 'null'])('no GeoJSON: %s', (text) => {

@@ -47,7 +47,7 @@ export function readObstacles(text: string, home: Coordinates): Outcome<Obstacle
 }
 
 function tooMany(mostCount: number, readCount: number) {
-  return refuse('too-many-features', 'At most {mostCount} things are read; these are {readCount}.', {
+  return refuse('too-many-features', 'At most {mostCount} obstacles are read; these are {readCount}.', {
     mostCount,
     readCount,
   });

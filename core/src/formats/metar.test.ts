@@ -255,7 +255,7 @@ test('the report goes into the weather with its wind at 10 m; what it lacks stay
     wind: { speedMps: 1.5, gustMps: null, fromDeg: 70, readingHeightM: 10 },
   });
   const { says, lacks } = metarInWords(reading);
-  expect(says.map(toldInSi)).toEqual(['wind 1.5 m/s from all sides, at 10 m', 'air 9 °C']);
+  expect(says.map(toldInSi)).toEqual(['wind 1.5 m/s variable, at 10 m', 'air 9 °C']);
   expect(lacks.map(({ code }) => code)).toEqual(['direction', 'gust', 'dew-point', 'pressure']);
 });
 
@@ -271,18 +271,18 @@ test('what is not reckoned with is told: thunderstorm, freezing fog, what is for
   expect(storm).toEqual([
     'There is heavy thunderstorm, rain',
     'Towering clouds are about (FEW020CB): gusts come with them',
-    'What it foresees is not reckoned with: up to 25.7 m/s of wind, “TEMPO 25030G50KT 1500 SHRA”',
+    'Its forecast is not used: up to 25.7 m/s of wind, “TEMPO 25030G50KT 1500 SHRA”',
   ]);
   expect(minds('XXHF 010950Z 24008KT 0400 FZFG M01/M01 Q1008')).toEqual([
     'There is freezing fog',
-    'One sees no farther than 400 m',
+    'Visibility is 400 m',
   ]);
   // November has no 31st: it was October's.
   expect(minds('XXHF 310950Z 24008KT 9999 09/08 Q1008')[0]).toMatch(/^It is 31(\.0)? days old$/);
   expect(minds('XXHF 010950Z 24008KT 9999 09/08 Q1008 NOSIG')).toEqual([]);
   // A statute mile is 1,609.344 m (NIST SP 811, appendix B.8), half of it 805 m.
-  expect(minds('XXHF 010950Z 24008KT 1/2SM 09/09 A2977')).toEqual(['One sees no farther than 805 m']);
-  expect(minds('XXHF 010950Z 24008KT 9/10SM 09/09 A2977')).toEqual(['One sees no farther than 1448 m']);
+  expect(minds('XXHF 010950Z 24008KT 1/2SM 09/09 A2977')).toEqual(['Visibility is 805 m']);
+  expect(minds('XXHF 010950Z 24008KT 9/10SM 09/09 A2977')).toEqual(['Visibility is 1448 m']);
   expect(minds('XXHF 010950Z 24008KT 1SM 09/09 A2977')).toEqual([]);
   // Two hours old is old; half an hour ahead is a clock that differs, no report of last month.
   expect(minds('XXHF 010801Z 24008KT 9999 09/08 Q1008')).toEqual([]);

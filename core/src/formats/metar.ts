@@ -318,7 +318,7 @@ export function metarInWords(reading: MetarReading): {
     if (wind.fromDeg === null)
       lacks.push(sentence('direction', 'a direction of the wind: set the worst one for your way home'));
     if (wind.gustMps === null && wind.speedMps > 0)
-      lacks.push(sentence('gust', 'a gust: it is reckoned from the roughness of the ground'));
+      lacks.push(sentence('gust', 'a gust: it is estimated from the roughness of the ground'));
   } else lacks.push(sentence('wind', 'the wind: enter it'));
   if (airTemperatureC === null) lacks.push(sentence('air', 'the air temperature: enter it'));
   else says.push(sentence('air', 'air {airTemperatureC}', { airTemperatureC }));
@@ -334,7 +334,7 @@ function windInWords({ speedMps, gustMps, fromDeg }: NonNullable<MetarReading['w
   if (speedMps === 0 && gustMps === null) return sentence('wind', 'calm');
   const from =
     fromDeg === null
-      ? sentence('direction', 'from all sides')
+      ? sentence('direction', 'variable')
       : sentence('direction', 'from {fromDeg}', { fromDeg });
   const heightM = forecastHeightM;
   return gustMps === null

@@ -84,19 +84,15 @@ export function metarMinds(aside: MetarAside, nowMs: number): Sentence<MetarMind
       }),
     );
   if (visibilityM !== null && visibilityM < poorVisibilityM)
-    found.push(sentence('visibility', 'One sees no farther than {visibilityM}', { visibilityM }));
+    found.push(sentence('visibility', 'Visibility is {visibilityM}', { visibilityM }));
   if (trend !== null)
     found.push(
       trendWindMps === null
-        ? sentence('trend', 'What it foresees is not reckoned with: “{trend}”', { trend })
-        : sentence(
-            'trend',
-            'What it foresees is not reckoned with: up to {trendWindMps:1} of wind, “{trend}”',
-            {
-              trendWindMps,
-              trend,
-            },
-          ),
+        ? sentence('trend', 'Its forecast is not used: “{trend}”', { trend })
+        : sentence('trend', 'Its forecast is not used: up to {trendWindMps:1} of wind, “{trend}”', {
+            trendWindMps,
+            trend,
+          }),
     );
   const ageS = (nowMs - issuedMs(aside, nowMs)) / 1000;
   if (ageS > oldS) found.push(sentence('age', 'It is {ageDays} old', { ageDays: ageS / 86_400 }));

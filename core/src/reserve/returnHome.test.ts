@@ -100,7 +100,7 @@ test('by hand it comes home with the stick forward, in fast mode faster, and low
 });
 
 // Wind triangle by hand: 8 m/s through the air against 5 leaves 3, with 5 behind 13; 8 over ground takes 13 (12 is all there is), or 3.
-test('its own return holds airspeed or ground speed by type; unknown, it is planned on what takes more of the pack', () => {
+test('its automatic return holds airspeed or ground speed by type; unknown, it is planned on what takes more of the pack', () => {
   const timeS = (fromDeg: number, returnHolds: Aircraft['returnHolds']) =>
     seconds(home(400, 60, windy(5, fromDeg), 40, 'by-itself', { returnHolds })) - 60 / 3 - 20;
   expect(timeS(240, 'airspeed')).toBeCloseTo(400 / 3, 6);

@@ -26,7 +26,7 @@ export const signKinds = [
 ] as const satisfies readonly EventKind[];
 export type SignKind = (typeof signKinds)[number];
 
-/** To what the minutes count that an aircraft shows as left: its own call to return, its own landing, or an empty pack. */
+/** To what the minutes count that an aircraft shows as left: its own call to return, its forced landing, or an empty pack. */
 export const leftTos = ['return', 'landing', 'empty'] as const;
 export type LeftTo = (typeof leftTos)[number];
 
@@ -70,7 +70,7 @@ export interface TestFlight {
   readonly attached?: string | null;
   readonly addedMassKg?: number | null;
   readonly freshRotors?: boolean | null;
-  /** To what the minutes counted that it showed as left; to its own landing where absent. */
+  /** To what the minutes counted that it showed as left; to its forced landing where absent. */
   readonly leftTo?: LeftTo | null;
 }
 

@@ -40,7 +40,7 @@ test('a way home that passes its forced landing before it is down is not home: w
   expect(home.forcedLanding).toMatchObject({ charge: expect.closeTo(0.1, 6), during: 'cruise' });
   expect(home.notHome?.code).toBe('lands-itself');
   expect(home.notHome && toldInSi(home.notHome)).toMatch(
-    /^At 10 % it lands itself \d+ m short of home, from 60 m up, on water\. Held up by hand it would stay up \d:\d\d more, (just|not) enough to reach home: an emergency, never planned\.$/,
+    /^At 10 % its forced landing begins \d+ m short of home, from 60 m up, on water\. Kept up by hand it would fly \d:\d\d more, (just|not) enough to reach home: an emergency, never planned\.$/,
   );
   const goNow = waysOut.find(({ kind }) => kind === 'go-now');
   expect(goNow).toMatchObject({ touchdownCharge: null, caution: { code: 'lands-itself' } });
@@ -51,7 +51,7 @@ test.each([
   ['open ground', 'on what is there'],
 ] as const)('what it comes down on is said: over %s it is “%s”', (below, words) => {
   const { notHome } = answered(returnAnswer(at({}, { below }), boxMiddle)).home;
-  expect(notHome && toldInSi(notHome)).toContain(`from 60 m up, ${words}. Held up`);
+  expect(notHome && toldInSi(notHome)).toContain(`from 60 m up, ${words}. Kept up`);
 });
 
 test('where it comes down and how much longer it could be held up, flown step by step in tenths of a second', () => {
@@ -138,7 +138,7 @@ test('a reserve below the forced landing is lifted to it, in the plan too, and t
     );
   expect(plan(0.15).usableS.p50).toBeCloseTo(plan(0.2).usableS.p50, 6);
   expect(plan(0.15).cautions.map(toldInSi)).toContain(
-    'It lands itself at 20 %, before your 15 %: 20 % are held back',
+    'Its forced landing begins at 20 %, above your 15 %: 20 % is held back',
   );
   expect(plan(0.25).cautions.map(({ code }) => code)).not.toContain('reserve-below-forced-landing');
 });

@@ -20,7 +20,7 @@ export function landsItselfInWords(
   const { charge: forcedCharge, heldS } = landing;
   return sentence(
     'lands-itself',
-    'At {forcedCharge} it lands itself {where}, {ground}. Held up by hand it would stay up {heldS} more{reach}: an emergency, never planned.',
+    'At {forcedCharge} its forced landing begins {where}, {ground}. Kept up by hand it would fly {heldS} more{reach}: an emergency, never planned.',
     {
       forcedCharge,
       where: whereOf(landing, place),

@@ -43,7 +43,7 @@ describe('what practice knows of a way home (common practice)', () => {
   test('in the dark it comes home straight at the height it then has', () => {
     const { mind } = out({ at: '2026-11-26T18:00:00Z', coordinates: fell });
     expect(mind.map(toldInSi)).toEqual([
-      'In the dark its sensors see no way: it comes home straight, at 60 m',
+      'Its obstacle sensors do not work in the dark: it flies straight home, at 60 m',
     ]);
     expect(codes({ at: '2026-11-26T12:00:00Z', coordinates: fell })).toEqual([]);
   });

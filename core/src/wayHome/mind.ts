@@ -46,9 +46,13 @@ function inTheDark({ request, rule }: Situation): Sentence<MindCode> | null {
   if (!at || !coordinates) return null;
   const light = lightAt(at, coordinates);
   if (light !== 'night' && light !== 'twilight') return null;
-  return sentence('in-the-dark', 'In the dark its sensors see no way: it comes home straight, at {ownM}', {
-    ownM: heightHomeM(request.aircraft, request.position, byItself(rule)),
-  });
+  return sentence(
+    'in-the-dark',
+    'Its obstacle sensors do not work in the dark: it flies straight home, at {ownM}',
+    {
+      ownM: heightHomeM(request.aircraft, request.position, byItself(rule)),
+    },
+  );
 }
 
 function manyRadios({ request }: Situation): Sentence<MindCode> | null {

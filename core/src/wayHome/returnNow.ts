@@ -69,7 +69,7 @@ export interface OwnReturn {
   /** Whether the margin it keeps was looked up or noted; it is assumed otherwise. */
   readonly isMarginKnown: boolean;
   readonly timeS: number;
-  /** What its own return, begun after its countdown, really touches down with; null when it does not come home. */
+  /** What its automatic return, begun after its countdown, really touches down with; null when it does not come home. */
   readonly touchdownCharge: number | null;
   /** Where it comes down by itself on that way; null when it does not. */
   readonly forcedLanding: ForcedLanding | null;

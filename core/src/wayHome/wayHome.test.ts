@@ -295,7 +295,7 @@ test('ways out: most charge first, none below the tallest thing and its clearanc
   expect(waysOut.every(({ caution }) => toldInSi(caution).length > 0)).toBe(true);
 });
 
-test('below what stands on the way, by hand it rises first; its own return height too low is said (hidden until 25 Nov 2026)', () => {
+test('below what stands on the way, by hand it rises first; its automatic return height too low is said (hidden until 25 Nov 2026)', () => {
   const obstacles = [{ name: 'chimney', distanceM: 150, widthM: 20, heightM: 31 }];
   const low = { obstacles, position: { heightM: 20 }, returnHeightM: 30 };
   const { waysOut, home, tooLow } = answer(low);

@@ -82,7 +82,7 @@ export class CalculationsController {
   @HttpCode(200)
   @ApiOperation({
     summary:
-      'How long a whole charge would have lasted by a test that stopped before, by each school of reckoning it',
+      'How long a whole charge would have lasted by a test that stopped before, by each school of projection',
   })
   @ApiBody({ type: ProjectionRequestDto })
   @ApiOkResponse({ schema: projectionsSchema })

@@ -49,7 +49,7 @@ export function read(
   return { ...test, checkpoints };
 }
 
-/** The minutes it showed as left to its own landing, at some seconds. */
+/** The minutes it showed as left to its forced landing, at some seconds. */
 export function showing(
   test: TestFlight,
   shown: readonly (readonly [timeS: number, minutes: number])[],

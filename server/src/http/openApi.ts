@@ -22,7 +22,7 @@ const meanings: Readonly<Record<number, string>> = {
   404: 'There is no such record.',
   409: 'Changed meanwhile (the record as it is comes with it), or used elsewhere (by whom).',
   422: 'What is asked cannot be done: code, words and the numbers behind them.',
-  503: 'Too much is being reckoned, or nothing can be kept just now: Retry-After says when to ask again.',
+  503: 'Too much is being calculated, or nothing can be kept just now: Retry-After says when to ask again.',
 };
 
 /** The problems an endpoint may answer with; any may be busy. */

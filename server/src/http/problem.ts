@@ -69,4 +69,4 @@ export const refused = (refusal: Refusal) =>
 
 /** It can be asked again later, and when. */
 export const busy = (detail: string, retryAfterS: number) =>
-  problem('busy', 'Too much is being reckoned just now.', 503, { detail, retryAfterS });
+  problem('busy', 'Too much is being calculated just now.', 503, { detail, retryAfterS });

@@ -63,8 +63,8 @@ export function shownByStyle(
 
 /** To what the minutes count that an aircraft shows as left. */
 export const leftToNames: Readonly<Record<LeftTo, string>> = {
-  return: 'its own return',
-  landing: 'its own landing',
+  return: 'its automatic return',
+  landing: 'its forced landing',
   empty: 'an empty battery',
 };
 

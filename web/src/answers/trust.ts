@@ -9,13 +9,13 @@ export function flightsInWords(count: number): string {
 
 /** "the box only", "nine flights". */
 export function basisInWords(basis: Basis): string {
-  return basis.source === 'box' ? 'the box only' : flightsInWords(basis.flights);
+  return basis.source === 'box' ? 'the spec sheet only' : flightsInWords(basis.flights);
 }
 
 /** What the minutes of an aircraft rest on: "from the box only", "from nine flights of Jay, typical miss 0:35". */
 export function trustInWords({ id, name }: Pick<AircraftRecord, 'id' | 'name'>): string {
   const record = currentFit(id);
-  if (!record) return 'from the box only';
+  if (!record) return 'spec sheet only, no test flights yet';
   const { flown, leaveOneOut } = record.fit;
   const miss = leaveOneOut ? `, typical miss ${minutesAndSeconds(leaveOneOut.medianMissS)}` : '';
   return `from ${flightsInWords(flown)} of ${name}${miss}`;

@@ -69,7 +69,7 @@ function Saving({ onOpen }: { readonly onOpen: (panel: Panel) => void }) {
         <span role="status" className={styles.trouble}>
           <IconCloudOff size={14} aria-hidden /> A part of this page could not be fetched
           {missing === 'parts' ? '. ' : ': the server does not answer. All else works on.'}
-          {missing === 'parts' && <LinkButton onClick={() => void loadAnew()}>Load the page anew</LinkButton>}
+          {missing === 'parts' && <LinkButton onClick={() => void loadAnew()}>Reload the page</LinkButton>}
         </span>
       )}
       {damagedIds.length > 0 && (

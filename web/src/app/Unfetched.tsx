@@ -11,7 +11,7 @@ export function Unfetched() {
       <p>
         {isServed ? 'The server answers again.' : 'The server does not answer.'} What you entered is kept.
       </p>
-      {isServed && <Button onClick={() => void loadAnew()}>Load the page anew</Button>}
+      {isServed && <Button onClick={() => void loadAnew()}>Reload the page</Button>}
     </main>
   );
 }

@@ -22,7 +22,7 @@ export function VersionsPanel({ opened, onClose }: PanelProps) {
   return (
     <SidePanel title="Two versions" opened={opened} onClose={onClose} size={640}>
       {conflicts.length === 0 ? (
-        <p>Nothing is to be chosen: what is shown is what is kept.</p>
+        <p>Nothing to choose: what is shown is saved.</p>
       ) : (
         <Note>
           Until you choose, yours is shown here, the other one is on the server, and neither is lost.

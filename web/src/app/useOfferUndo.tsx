@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { useEffect } from 'react';
-import { capital } from '../parts/capital';
 import { useRecords } from '../records/records';
 import { fetchPart } from '../state/lazyPart';
+import { doneInWords } from './doneInWords';
 import styles from './Footer.module.css';
 
 const id = 'undo';
@@ -39,10 +39,10 @@ async function offer(label: string | null): Promise<void> {
     id,
     role: 'status',
     autoClose: offeredMs,
-    closeButtonProps: { 'aria-label': 'Leave it so' },
+    closeButtonProps: { 'aria-label': 'Dismiss' },
     message: (
       <span className={styles.offer}>
-        {capital(label)}: done.
+        {doneInWords(label)}.
         <Button variant="default" onClick={useRecords.getState().undo}>
           Undo
         </Button>

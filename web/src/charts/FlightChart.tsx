@@ -270,9 +270,9 @@ function wordsFor(mark: Mark, measure: Measure, planned: Planned | null): string
     case 'turn-back':
       return `Turn back by ${turnBackPercent(planned?.turnBackCharge ?? mark.y / 100)}`;
     case 'touch-down':
-      return `in the middle down at ${time}, ${level}`;
+      return `typically down at ${time}, ${level}`;
     case 'forced-landing':
-      return `it lands itself at ${level}, ${time}`;
+      return `forced landing at ${level}, ${time}`;
     case 'empty':
       return `gauge empty, ${time}`;
   }
@@ -280,7 +280,7 @@ function wordsFor(mark: Mark, measure: Measure, planned: Planned | null): string
 
 /** Where there is little room, on two lines. */
 function narrowWords(mark: Mark, words: string): string | string[] {
-  return mark.kind === 'touch-down' ? words.replace('in the middle ', '').split(', ') : words;
+  return mark.kind === 'touch-down' ? words.replace('typically ', '').split(', ') : words;
 }
 
 function inWords(lines: FlightLines, measure: Measure, planned: Planned | null): string {

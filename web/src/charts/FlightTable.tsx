@@ -23,7 +23,7 @@ const eventWords: Record<FlightEvent['kind'], string> = {
   'planned-minute': 'the minute to plan on',
   'turn-back': 'turn back',
   'touch-down': 'touch down',
-  'forced-landing': 'it lands itself',
+  'forced-landing': 'forced landing',
   empty: 'gauge empty',
   'motors-out': 'motors stop',
 };
@@ -36,7 +36,7 @@ export function FlightTable({ label, flight, band }: Props) {
       <Table stickyHeader className={styles.table}>
         <Table.Thead>
           <Table.Tr>
-            {['time', 'charge', 'eight in ten', 'cell', 'pack', 'what happens'].map((heading) => (
+            {['time', 'charge', '8 in 10', 'cell', 'pack', 'what happens'].map((heading) => (
               <Table.Th key={heading} scope="col">
                 {heading}
               </Table.Th>

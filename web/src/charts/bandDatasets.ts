@@ -24,4 +24,4 @@ export function shapeDatasets(outline: readonly Point[], colour: string): ChartD
 }
 
 /** A shape has no reading of its own in a tooltip. */
-export const bandLabel = 'eight in ten flights';
+export const bandLabel = '8 in 10 flights';

@@ -14,7 +14,7 @@ const fonts = () =>
 function Unfetched() {
   return (
     <p className={styles.unfetched}>
-      The plot could not be fetched. Nothing else is wrong; it comes when the page is loaded anew.
+      The plot could not be fetched. Nothing else is wrong; it comes when the page is reloaded.
     </p>
   );
 }

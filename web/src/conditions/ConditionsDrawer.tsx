@@ -138,7 +138,7 @@ function PlaceFields({ conditions }: FormProps) {
         value={site?.tallestM ?? null}
         assumed={null}
         hint="tree, mast or roof near the way home"
-        onChange={(tallestM) => change({ tallestM }, 'tallest thing')}
+        onChange={(tallestM) => change({ tallestM }, 'tallest obstacle')}
       />
       <QuantityField
         quantity={siteRanges.ceilingM}
@@ -245,7 +245,7 @@ function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
           quantity={ranges.wind.gustMps}
           value={wind.gustMps ?? null}
           assumed={null}
-          hint="empty: reckoned from the ground’s roughness"
+          hint="empty: estimated from the ground’s roughness"
           onChange={(gustMps) => changeWind({ gustMps }, 'gust')}
         />
         {wind.gustMps != null && wind.gustMps < wind.speedMps && (

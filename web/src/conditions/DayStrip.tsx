@@ -132,7 +132,7 @@ interface CurvesProps {
 }
 
 function Curves({ points, write }: CurvesProps) {
-  if (points.length === 0) return <p className={styles.nothing}>no hours read yet</p>;
+  if (points.length === 0) return <p className={styles.nothing}>no hourly forecast loaded</p>;
   const airs = points.map(({ airTemperatureC }) => airTemperatureC);
   const winds = points.map(({ windMps }) => windMps);
   const gusts = points.flatMap(({ gustMps }) => gustMps ?? []);

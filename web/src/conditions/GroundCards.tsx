@@ -12,7 +12,7 @@ interface Props {
 export function GroundCards({ roughnessM, onChange }: Props) {
   return (
     <Radio.Group
-      label="Ground the wind comes over"
+      label="Terrain upwind"
       value={roughnessClasses.find((one) => one.roughnessM === roughnessM)?.name ?? null}
       onChange={(name) => {
         const picked = roughnessClasses.find((one) => one.name === name);

@@ -82,7 +82,7 @@ function Said({ reading }: { readonly reading: MetarReading }) {
         <b>{reading.station}</b>: {says.map(say).join(', ')}.
       </p>
       {minds.length > 0 && (
-        <ul aria-label="Not reckoned with">
+        <ul aria-label="Not used">
           {minds.map((mind) => (
             <li key={mind.code}>
               <Warning>{say(mind)}.</Warning>

@@ -105,7 +105,7 @@ export function WeatherSources({ conditions, onAsk }: Props) {
         )}
       </div>
       <Note>
-        The practice station makes its weather up
+        The practice station’s weather is made up
         {coordinates ? '.' : ', for the coordinates of a place: enter them first.'}
       </Note>
       {file && (

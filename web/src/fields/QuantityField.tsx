@@ -47,7 +47,12 @@ interface Props<Value extends number | null> extends Standing {
 export function QuantityField<Value extends number | null>(props: Props<Value>) {
   const { value, onChange, assumed, slider } = props;
   const units = useChosen((state) => state.units);
-  const quantity = useMemo(() => inChosenUnit(props.quantity, units), [props.quantity, units]);
+  // A message calls the field what the field is called.
+  const label = props.label ?? props.quantity.label;
+  const quantity = useMemo(
+    () => ({ ...inChosenUnit(props.quantity, units), label }),
+    [props.quantity, units, label],
+  );
   const { text: draft, type: take, drop, leave } = useTyped<Value>(value, onChange);
   const optional = assumed !== undefined;
   const shownUnit = props.unitUnseen ? '' : quantity.unit;
@@ -73,7 +78,7 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
     <div className={slider && styles.withSlider}>
       <TextInput
         {...fieldProps(props)}
-        label={props.label ?? quantity.label}
+        label={label}
         description={props.hint}
         value={text}
         placeholder={placeholder(quantity, assumed)}
@@ -110,7 +115,7 @@ export function QuantityField<Value extends number | null>(props: Props<Value>) 
       {slider && (
         <Slider
           className={styles.slider}
-          thumbLabel={`${props.label ?? quantity.label}, slider`}
+          thumbLabel={`${label}, slider`}
           min={wholeSteps(quantity, slider.min)}
           max={wholeSteps(quantity, slider.max)}
           step={quantity.step}

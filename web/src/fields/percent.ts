@@ -13,11 +13,11 @@ export function inHundred(chance: number): string {
   return `${Math.round(chance * 100)} in 100`;
 }
 
-/** A share of flights as a pilot says it: 0.9 → "nine in ten", 0.95 → "95 in 100". */
+/** A share of flights as a pilot says it: 0.9 → "9 in 10", 0.95 → "95 in 100". */
 export function shareInWords(share: number): string {
   const tenths = Math.round(share * 10);
   if (Math.abs(share * 10 - tenths) > 1e-6) return `${Math.round(share * 100)} in 100`;
-  return `${countInWords(tenths)} in ten`;
+  return `${tenths} in 10`;
 }
 
 const small = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ');

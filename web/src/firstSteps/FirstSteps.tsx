@@ -40,7 +40,7 @@ import { useWriter } from '../state/units';
 import styles from './FirstSteps.module.css';
 
 const packCount: Quantity = {
-  label: 'How many like it',
+  label: 'How many of these',
   unit: '',
   siPerUnit: 1,
   min: 1,
@@ -122,7 +122,7 @@ export function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) 
   };
   return (
     <main className={styles.first}>
-      <h1>From the box to the first strip</h1>
+      <h1>From the box to your first estimate</h1>
       <ol className={styles.steps} aria-label="Steps">
         {stepNames.map((one, i) => (
           <li key={one} aria-current={i === step ? 'step' : undefined}>
@@ -164,7 +164,7 @@ export function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) 
         )}
         {step === 1 && (
           <>
-            <Note>These numbers stand on the pack’s own label.</Note>
+            <Note>These numbers are on the battery’s label.</Note>
             {(['ratedCapacityMah', 'cellCount', 'nominalVoltageV', 'fullCellVoltageV'] as const).map(
               (one) => (
                 <QuantityField key={one} quantity={batteryRanges[one]} {...inForm(form, `pack.${one}`)} />
@@ -200,7 +200,7 @@ function TheDay({ conditions }: DayProps) {
     edit('days', conditions.id, (now) => ({ weather: { ...now.weather, ...part } }), label);
   return (
     <>
-      <Note>Guess now, and change it any time: the conditions stand on every view.</Note>
+      <Note>Guess now and change it any time: the conditions are on every view.</Note>
       <QuantityField
         quantity={ranges.conditions.airTemperatureC}
         value={weather.airTemperatureC}
@@ -246,12 +246,12 @@ function FirstStrip({ spec, pack, conditions, name }: StripProps) {
   }
   const planned = shownPlan(outcome.value, bands.value?.[0] ?? null, bands.fresh);
   return (
-    <section className={styles.strip} aria-label="Your first strip">
+    <section className={styles.strip} aria-label="Your first estimate">
       <Tally spans={spansOf(outcome.value, planned, spec.advertisedFlightTimeS)} />
       <p>
         <b>{planned ? minutesAndSeconds(planned.usableS) : '…'} to spend</b> of{' '}
-        {minutesAndSeconds(spec.advertisedFlightTimeS)} on the box;{' '}
-        {minutesAndSeconds(outcome.value.usableS.p50)} in the middle
+        {minutesAndSeconds(spec.advertisedFlightTimeS)} on the box; typical{' '}
+        {minutesAndSeconds(outcome.value.usableS.p50)}
       </p>
       <TallyLegend />
     </section>

@@ -86,7 +86,7 @@ test('a word about a reading: beyond the band, or above the one before it', () =
     oddInWords({ id: 'one', plan, events }, runningOf([began, ...events], plan));
   expect(odd(mark(250, 0.75))).toBeNull();
   expect(odd(mark(200, 0.75))).toContain('land earlier');
-  expect(odd(mark(300, 0.75))).toContain('later than in nine');
+  expect(odd(mark(300, 0.75))).toContain('later than in 9');
   expect(odd(mark(250, 0.75), mark(300, 0.9))).toContain('90 % after 75 %: it does not count');
 });
 

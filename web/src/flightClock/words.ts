@@ -53,8 +53,8 @@ export function aheadInWords(
 }
 
 const againstWords: Readonly<Record<Against, string>> = {
-  sooner: 'The last reading came sooner than in nine flights of ten: land earlier than expected.',
-  later: 'The last reading came later than in nine flights of ten.',
+  sooner: 'The last reading came sooner than in 9 flights of 10: land earlier than expected.',
+  later: 'The last reading came later than in 9 flights of 10.',
 };
 
 /** A word about the last reading where it lies outside the band, or waits to be confirmed; null where all is as expected. */

@@ -183,13 +183,13 @@ function LearntHealth({ battery }: { readonly battery: BatteryRecord }) {
   return (
     <div className={styles.notes}>
       <small>
-        Health as flights taught it:{' '}
+        Health from test flights:{' '}
         {told
           .slice(-mostTold)
           .map(({ madeAt, health }) => `${clock.format(madeAt, 'D MMM')} ${healthInWords(health)}`)
           .join(' · ')}
         {slope !== null && `; ${percent(slope)} a month`}. {advice && `${say(advice)}. `}
-        {battery.pack.health != null && 'A health of your own counts before it.'}
+        {battery.pack.health != null && 'A health you enter counts instead.'}
       </small>
     </div>
   );

@@ -87,8 +87,8 @@ export function ChargerTable({ chosen, conditions }: Props) {
                 <Table.Th scope="col">25 → 100 %</Table.Th>
                 <Table.Th scope="col">
                   {packs.length === 0
-                    ? `All of ${chosen.name}`
-                    : `${packs.length} of ${chosen.name} not full`}
+                    ? `Charging ${chosen.name}’s packs`
+                    : `Charging ${chosen.name}’s packs: ${packs.length} not full`}
                 </Table.Th>
                 <Table.Th scope="col">
                   <span data-unseen>Remove</span>
@@ -278,14 +278,14 @@ function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
         {minutes} min {way === 'cable' && 'by cable '}({charges === 1 ? 'one charge' : `${charges} charges`}){' '}
         {!isTaken && (
           <LinkButton
-            label={`Take ${minutes} min over for ${name}`}
+            label={`Use ${minutes} min for ${name}`}
             onClick={() => onTake(minutes * 60, meanWh(way))}
           >
-            take over
+            use
           </LinkButton>
         )}{' '}
         <LinkButton
-          label={`Forget the charges timed on ${name}${way === 'cable' ? ' by cable' : ''}`}
+          label={`Discard the charges timed on ${name}${way === 'cable' ? ' by cable' : ''}`}
           onClick={() =>
             remove(
               'timedCharges',
@@ -294,7 +294,7 @@ function Timed({ record: { id, name, charger }, onTake }: TimedProps) {
             )
           }
         >
-          forget
+          discard
         </LinkButton>
       </div>
     );
@@ -313,5 +313,5 @@ function allInWords(charger: Charger, packs: RowProps['packs'], from: string, cl
   if (inTime < packs.length) return `only ${inTime} full before the power ends`;
   const end = new Date(Date.parse(from) + doneS * 1000).toISOString();
   const isSameDay = clock.format(end, 'YYYY-MM-DD') === clock.format(from, 'YYYY-MM-DD');
-  return `full by ${clock.format(end, isSameDay ? 'HH:mm' : 'ddd HH:mm')}`;
+  return `all full by ${clock.format(end, isSameDay ? 'HH:mm' : 'ddd HH:mm')}`;
 }

@@ -228,7 +228,9 @@ function ChargedCell({ battery, seenFrom }: CellProps & { readonly seenFrom: str
         value={battery.pack.startCharge}
         onChange={(startCharge) => changePack({ startCharge }, 'charge')}
       />
-      <small>{keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom, clock) : 'not noted when'}</small>
+      <small>
+        {keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom, clock) : 'charge date unknown'}
+      </small>
     </>
   );
 }

@@ -240,8 +240,8 @@ function LedgerAndBand() {
         For the band, all guesses below are drawn together 512 times, evenly rather than by chance (Sobol
         1967; Joe &amp; Kuo 2008), and each flight is flown. One in ten is shorter than the lower figure, one
         in ten longer than the upper. The minute to plan with is the one that lands with the reserve in as
-        many flights as you ask for, nine of ten unless you change it; what it is less than the middle is kept
-        for doubt. The same draws tell which test or reading would gain most of that back.
+        many flights as you ask for, 9 of 10 unless you change it; what it is less than the middle is kept for
+        doubt. The same draws tell which test or reading would gain most of that back.
       </p>
       <p>
         Ground effect is not credited: below two rotor diameters a hover reads long (Cheeseman &amp; Bennett

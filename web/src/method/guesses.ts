@@ -72,7 +72,7 @@ const names: Record<
   windSavingShare: { name: 'what wind saves a hover, of what it could', unit: '%', per: 0.01 },
   landingAllowanceS: { name: 'time to land', unit: 's' },
   returnSpeedRatio: { name: 'its speed on the way home' },
-  ownCallMarginCharge: { name: 'what its own call to return keeps', unit: '%', per: 0.01 },
+  ownCallMarginCharge: { name: 'what its automatic return keeps', unit: '%', per: 0.01 },
 };
 
 /** Every guess of the model in words, as the laws themselves hold it. */

@@ -51,7 +51,7 @@ test('the steps tell the numbers of the estimate itself', () => {
   expect(says('The pack')).toContain('18.1 Wh');
   expect(says('Held back')).toContain('touch down at 25 %');
   expect(says('Kept for doubt')).toMatch(
-    /^At least \d+:\d\d min last nine in ten flights: .* turn back by \d\d % on the gauge/,
+    /^9 in 10 flights last at least \d+:\d\d min: .* turn back by \d\d % on the gauge/,
   );
   for (const { says: said, rule, source } of steps)
     expect([toldInSi(said), rule, source].join()).not.toMatch(/NaN|undefined|[{}]/);

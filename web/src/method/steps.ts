@@ -226,7 +226,7 @@ function doubt({ aircraft, estimate, planned }: Told): Step[] {
       name: 'Kept for doubt',
       says: sentence(
         'doubt',
-        'At least {plannedS} min last {share} flights: that is to plan on, and {doubtS} min less than the middle. In the air turn back by {turn} on the gauge: {share} flights then land with what is held back. The two are not one moment: most flights come to that charge later.',
+        '{share} flights last at least {plannedS} min: that is to plan on, and {doubtS} min less than the middle. In the air turn back by {turn} on the gauge: {share} flights then land with what is held back. The two are not one moment: most flights come to that charge later.',
         {
           share: shareInWords(confidenceOf(aircraft.policy)),
           plannedS: planned.usableS,

@@ -103,11 +103,11 @@ interface PlanProps {
 
 /** The minutes to plan on, large; the charge to turn back at; and the middle beside them, smaller. */
 function PlanWords({ planned, estimate, drawn }: PlanProps) {
-  const middle = <small>{minutesAndSeconds(estimate.usableS.p50)} in the middle</small>;
+  const middle = <small>typical {minutesAndSeconds(estimate.usableS.p50)}</small>;
   if (!planned) {
     return (
       <span className={styles.minutes}>
-        <b>–:––</b> <small>reckoning …</small>
+        <b>–:––</b> <small>calculating …</small>
         {middle}
       </span>
     );
@@ -117,7 +117,7 @@ function PlanWords({ planned, estimate, drawn }: PlanProps) {
       <b>{minutesAndSeconds(planned.usableS)}</b>
       {planned.turnBackCharge === null ? (
         <small className={styles.unsafe}>
-          do not plan it: {inHundred(drawn?.band.chanceImpossible ?? 0)} fail
+          no safe flight: {inHundred(drawn?.band.chanceImpossible ?? 0)} fail
         </small>
       ) : (
         <small className={styles.turn}>turn back by {turnBackPercent(planned.turnBackCharge)}</small>
@@ -176,7 +176,7 @@ export const BatteryFields = memo(function BatteryFields({ battery, conditions }
       <QuantityField
         stacked
         quantity={fields.daysSinceCharge}
-        label="Days stood"
+        label="Days since charged"
         value={keeping?.chargedAt ? null : (pack.daysSinceCharge ?? null)}
         assumed={Number((packNow.daysSinceCharge ?? 0).toFixed(1))}
         onChange={(daysSinceCharge) =>

@@ -89,7 +89,7 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
         />
         <QuantityField
           quantity={ranges.flight.bearingDeg}
-          label="in direction"
+          label="Bearing"
           value={flight.bearingDeg}
           onChange={(bearingDeg) => change({ bearingDeg }, 'direction out')}
         />

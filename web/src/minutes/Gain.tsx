@@ -37,7 +37,7 @@ export function Gain({ band, ...asked }: Asked & { readonly band: Band }) {
           </Anchor>
         </Note>
       )}
-      {first && <Note>What you find out turns hollow strokes solid.</Note>}
+      {first && <Note>Test flights turn hollow strokes solid.</Note>}
     </>
   );
 }

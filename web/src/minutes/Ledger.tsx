@@ -81,13 +81,13 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions, basis
   const pack = packAtTheHour(battery, conditions);
   const packC = pack.startTemperatureC ?? airTemperatureC;
   const words: Record<Cause, () => Sentence<Cause>> = {
-    'own-aircraft': () => sentence('own-aircraft', 'Your aircraft against its box'),
+    'own-aircraft': () => sentence('own-aircraft', 'Your aircraft compared with its box'),
     'other-pack': () =>
       sentence('other-pack', 'Other pack: {packMah}, not {boxMah}', {
         packMah: pack.ratedCapacityMah,
         boxMah: aircraft.spec.advertisedCapacityMah ?? pack.ratedCapacityMah,
       }),
-    style: () => sentence('style', 'Flown this way, not cruising steadily'),
+    style: () => sentence('style', 'Your flying instead of a steady cruise'),
     air: () => sentence('air', 'Air at {elevationM} and {airTemperatureC}', { elevationM, airTemperatureC }),
     temperature: () =>
       sentence('temperature', 'Pack at {packC} in air of {airTemperatureC}', { packC, airTemperatureC }),

@@ -42,7 +42,7 @@ export function MannersDrawer({ aircraft, opened, onClose, onChange }: Props) {
     );
   return (
     <SidePanel title="How it is flown" opened={opened} onClose={onClose}>
-      {moving.length === 0 && <Note>Only hover is in the mix: there is nothing more to say of it.</Note>}
+      {moving.length === 0 && <Note>Only hover is in the mix: nothing more to set.</Note>}
       {moving.map((share) => {
         const topMps = maxAirspeedMps(aircraft.spec, share.style);
         const canFly = thriftyMps !== null && thriftyMps <= topMps;

@@ -8,14 +8,14 @@ import { type Asked, useGains } from './useGains';
 /** What a pilot could find out or fly, and by how much each would narrow the band. */
 export function MeasureNext({ band, ...asked }: Asked & { readonly band: Band | null }) {
   const { gains } = useGains(asked, band);
-  if (!band) return <Note>reckoning …</Note>;
+  if (!band) return <Note>calculating …</Note>;
   const { usableS } = band;
   const most = Math.max(...gains.map(({ seconds }) => seconds));
   const doubtS = usableS.p50 - usableS.planned;
   return (
     <>
       <Note>
-        Of {asked.battery.label}, {minutesAndSeconds(doubtS)} min are kept for doubt: eight in ten flights lie
+        Of {asked.battery.label}, {minutesAndSeconds(doubtS)} min are kept for doubt: 8 in 10 flights lie
         between {minutesAndSeconds(usableS.p10)} and {minutesAndSeconds(usableS.p90)}. To plan on, you would
         gain about
       </Note>

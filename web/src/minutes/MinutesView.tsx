@@ -203,11 +203,11 @@ function plannedInAllS(
   }, 0);
 }
 
-/** "nine in ten flights last so long and land with 25 %". */
+/** "9 in 10 flights land with 25 % or more". */
 function sureInWords(policy: Policy, sheet: Aircraft): string {
   const flights = `${shareInWords(confidenceOf(policy))} flights`;
   if (isTestOnly(policy)) return `${flights} last so long; for a test only, never a plan`;
-  return `${flights} land with ${percent(leastAtTouchdown(policy, spec(sheet, 'forcedLandingCharge')))}`;
+  return `${flights} land with ${percent(leastAtTouchdown(policy, spec(sheet, 'forcedLandingCharge')))} or more`;
 }
 
 /** What was tried and makes it a flight to plan, what gives most first. */

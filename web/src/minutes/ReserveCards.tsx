@@ -29,7 +29,7 @@ const schools: readonly School[] = [
     policy: { kind: 'half-out-half-home' },
     line: true,
   },
-  { name: 'To its own landing', when: 'tests only', policy: { kind: 'forced-landing' }, line: true },
+  { name: 'Down to forced landing', when: 'tests only', policy: { kind: 'forced-landing' }, line: true },
   { name: 'To empty', when: 'tests only', policy: { kind: 'empty' }, line: true },
 ];
 

@@ -29,7 +29,7 @@ export function Trust({ battery, band, aircraft, conditions }: Props) {
     <Chosen title="How sure">
       <dl className={styles.trust}>
         <div>
-          <dt>{battery.label}, eight in ten</dt>
+          <dt>{battery.label}, 8 in 10</dt>
           <dd>
             {minutesAndSeconds(p10)}–{minutesAndSeconds(p90)}
           </dd>

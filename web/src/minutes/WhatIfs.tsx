@@ -101,7 +101,7 @@ export function WhatIfs({ request, keptAt, estimate, known, plannedS }: Props) {
                     </Table.Td>
                     <Table.Td className={styles.difference}>
                       {thenS === 0 ? (
-                        <span className={styles.none}>do not plan it</span>
+                        <span className={styles.none}>no safe flight</span>
                       ) : (
                         thenS !== null && plannedS !== null && difference(thenS - plannedS)
                       )}

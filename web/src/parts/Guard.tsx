@@ -57,7 +57,7 @@ function Broken({ what, view, error, resetErrorBoundary }: BrokenProps) {
           </Button>
         )}
         <Button variant="default" onClick={() => window.location.reload()}>
-          Load the page anew
+          Reload the page
         </Button>
       </p>
     </section>

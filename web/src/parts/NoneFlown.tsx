@@ -6,9 +6,9 @@ import { Empty } from './Empty';
 export function NoneFlown() {
   return (
     <main>
-      <Empty title="No aircraft is flown">
+      <Empty title="No aircraft in use">
         <p>
-          Each of yours is retired. Fly one again, or add another, in{' '}
+          All of yours are retired. Bring one back, or add another, in{' '}
           <Anchor component={Link} to="/kit">
             Kit
           </Anchor>

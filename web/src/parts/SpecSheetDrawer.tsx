@@ -172,7 +172,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
         {optional(
           'returnSpeedPushedMps',
           usualSpec.returnSpeedPushedMps,
-          'pushed forward on its own return: a way out',
+          'pushed forward on its automatic return: a way out',
         )}
       </PanelPart>
       <PanelPart title="What it does by itself">

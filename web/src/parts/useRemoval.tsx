@@ -36,7 +36,7 @@ async function tell(name: string, users: readonly string[], instead: Instead | u
     id,
     role: 'alert',
     autoClose: false,
-    closeButtonProps: { 'aria-label': 'Leave it so' },
+    closeButtonProps: { 'aria-label': 'Dismiss' },
     message: (
       <span className={styles.told}>
         <span>

@@ -98,8 +98,8 @@ export function SeveralShots({ shots, shoot, onChange, onLeaveOut, onRemove }: P
         lightOptions,
         (light) => onChange({ light: light === none ? null : light }, 'light'),
       )}
-      {moment('earliestAt', 'Not before', 'earliest time')}
-      {moment('latestAt', 'Over by', 'latest time')}
+      {moment('earliestAt', 'Not before', 'not before')}
+      {moment('latestAt', 'Over by', 'over by')}
       {places.length > 0 &&
         choice(
           'Launch place',

@@ -124,14 +124,14 @@ export function ShotFields(props: ShotFieldsProps) {
         optional
         label="Not before"
         value={moment(shot.earliestAt)}
-        onChange={(text) => onChange({ earliestAt: text ? clock.read(text) : null }, 'earliest time')}
+        onChange={(text) => onChange({ earliestAt: text ? clock.read(text) : null }, 'not before')}
       />
       <MomentField
         withTime
         optional
         label="Over by"
         value={moment(shot.latestAt)}
-        onChange={(text) => onChange({ latestAt: text ? clock.read(text) : null }, 'latest time')}
+        onChange={(text) => onChange({ latestAt: text ? clock.read(text) : null }, 'over by')}
       />
       <ChoiceField
         label="After"

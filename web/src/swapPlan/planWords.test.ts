@@ -106,7 +106,7 @@ test('what would be left of a plan is told by the names of what is lost first, o
   expect(left(['b'], 3)).toBe('without Shot B, one take-off more');
   expect(left(['a', 'b'], 1)).toBe('only Shot C can be flown');
   expect(left(['a', 'b', 'c'], 0)).toBe('nothing can be flown');
-  expect(left(['b'], 1, true)).toBe('as far as was sought, without Shot B, one take-off fewer');
+  expect(left(['b'], 1, true)).toBe('as far as searched, without Shot B, one take-off fewer');
 });
 
 test('a flight that waits on the ground says until when, and for what', () => {

@@ -112,7 +112,7 @@ export function leftInWords(
       .sort((a, b) => names.number(a) - names.number(b))
       .map((id) => names.shot(id))
       .join(', ');
-  const found = atLeast ? 'as far as was sought, ' : '';
+  const found = atLeast ? 'as far as searched, ' : '';
   if (takeoffs === 0 || left.length === 0) return `${found}nothing can be flown`;
   if (dropped.length > left.length) return `${found}only ${listed(left)} can be flown`;
   const more = takeoffs - figures.takeoffs;

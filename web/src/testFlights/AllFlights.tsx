@@ -18,7 +18,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
     <Section title="Flown against what was estimated beforehand, and the box">
       <Wide label="All test flights">
         <Table>
-          <Headings words={['test']} figures={['flown', 'estimated', 'which was', 'of the box']} />
+          <Headings words={['test']} figures={['flown', 'estimated', 'estimate was', 'of the box']} />
           <Table.Tbody>
             {rows.map((row) => (
               <FlightRow key={row.record.id} row={row} />
@@ -28,9 +28,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
       </Wide>
       <Note>
         {counted} of {rows.length} flights count
-        {miss !== null &&
-          `; estimated beforehand, they were missed by ${(miss * 100).toFixed(1)} % in the middle`}
-        .
+        {miss !== null && `; estimated beforehand, median error ${(miss * 100).toFixed(1)} %`}.
       </Note>
     </Section>
   );

@@ -256,9 +256,9 @@ function Ways({ clock, what }: { readonly clock: FlightClock; readonly what: str
         Undo: {what}, the clock goes on
       </LinkButton>
       {sure ? (
-        <LinkButton onClick={() => remove(clock.id)}>Throw it away for good</LinkButton>
+        <LinkButton onClick={() => remove(clock.id)}>Discard it for good</LinkButton>
       ) : (
-        <LinkButton onClick={() => setSure(true)}>Throw it away</LinkButton>
+        <LinkButton onClick={() => setSure(true)}>Discard it</LinkButton>
       )}
     </p>
   );

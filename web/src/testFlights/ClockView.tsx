@@ -132,7 +132,7 @@ function Before({
       )}
       <p className={styles.ways}>
         {onAnother && <LinkButton onClick={onAnother}>Time another beside it</LinkButton>}
-        <LinkButton onClick={cancel}>Not now: throw this clock away</LinkButton>
+        <LinkButton onClick={cancel}>Cancel this clock</LinkButton>
       </p>
     </>
   );

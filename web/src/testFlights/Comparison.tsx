@@ -268,5 +268,5 @@ export function verdict(
     isAlike && extraPowerW !== null && Math.abs(extraPowerW) >= 0.05
       ? `, as if it took ${Math.abs(extraPowerW).toFixed(1)} W ${extraPowerW > 0 ? 'more' : 'less'}`
       : '';
-  return `${signed(restS)} is left for ${cause}${watts}: beyond the ${scatter} by which two like flights differ in eight cases of ten.`;
+  return `${signed(restS)} is left for ${cause}${watts}: beyond the ${scatter} by which two like flights differ in 8 cases of 10.`;
 }

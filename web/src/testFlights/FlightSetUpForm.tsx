@@ -113,7 +113,7 @@ export function FlightSetUpForm({ aircraft, batteries, battery, conditions, onRe
           {cautionsOf(pattern, setUp.stop === 'forced-landing').map((caution) => (
             <Warning key={caution}>{caution}</Warning>
           ))}
-          <Section title="What only you know" className={styles.part}>
+          <Section title="What you noted" className={styles.part}>
             <div data-gauge>
               <QuantityField
                 first
@@ -222,7 +222,7 @@ function Expectation({ expected, fresh, stopCharge }: ExpectationProps) {
       {edge && (
         <>
           {' '}
-          ({minutesAndSeconds(edge.p10S)} to {minutesAndSeconds(edge.p90S)} in eight flights of ten)
+          ({minutesAndSeconds(edge.p10S)} to {minutesAndSeconds(edge.p90S)} in 8 flights of 10)
         </>
       )}
     </p>

@@ -51,7 +51,7 @@ export function HowWell({ fit, rows }: FitProps) {
       </div>
       <Note>
         {out
-          ? `Full dots and bands: each of ${countInWords(out.flights)} flights foretold by the others. Rings: from the box alone. `
+          ? `Full dots and bands: each of ${countInWords(out.flights)} flights predicted from the others. Rings: from the box alone. `
           : 'Rings: from the box alone. '}
         Flights themselves differ by about {percent(between.flightSpread)}; no test takes that away.
       </Note>

@@ -49,11 +49,11 @@ export function KeptFits({
             </Table.Tr>
           ))}
           <Table.Tr>
-            <Table.Th scope="row">The box only</Table.Th>
+            <Table.Th scope="row">Spec sheet only</Table.Th>
             <Table.Td />
             <Table.Td data-figure>
               {current ? (
-                <LinkButton onClick={() => goBackTo(aircraft, null)}>Go back to the box</LinkButton>
+                <LinkButton onClick={() => goBackTo(aircraft, null)}>Go back to the spec sheet</LinkButton>
               ) : (
                 <b>in use</b>
               )}

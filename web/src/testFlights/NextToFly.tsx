@@ -36,7 +36,7 @@ export function NextToFly({ aircraft, learning, fit }: Props) {
         </Note>
       )}
       {!tests ? (
-        <Note>{battery ? 'reckoning …' : 'No battery is flown.'}</Note>
+        <Note>{battery ? 'calculating …' : 'No battery is flown.'}</Note>
       ) : !best ? (
         <Note>No test would gain a minute worth telling.</Note>
       ) : (
@@ -50,7 +50,7 @@ export function NextToFly({ aircraft, learning, fit }: Props) {
               >
                 <Table.Th scope="row">
                   {capital(testInWords(test, labelOf))}
-                  {test.tied && test !== best && <small className={styles.tied}> as good</small>}
+                  {test.tied && test !== best && <small className={styles.tied}> equally good</small>}
                 </Table.Th>
                 <Table.Td data-figure>{minutesAndSeconds(test.gainsS)}</Table.Td>
               </Table.Tr>

@@ -37,7 +37,7 @@ export function ShownLeft({ row: { record, battery } }: { readonly row: TestRow 
       <Note>
         It shows {percent(ratio)} of what comes
         {shown.length > mostTold && `, typical of ${shown.length} readings`}. Where its end was not noted, it
-        is reckoned from the drain of this flight.
+        is estimated from the drain of this flight.
       </Note>
     </Section>
   );

@@ -73,7 +73,8 @@ export function Taught({ aircraft, rows }: Props) {
 
 /** "in use" or what it is not yet. */
 function UsedNow({ learning: { current, changes } }: { readonly learning: Learning }) {
-  if (!current) return <small className={styles.state}>not used yet: minutes are from the box only</small>;
+  if (!current)
+    return <small className={styles.state}>not used yet: minutes come from the spec sheet only</small>;
   return <small className={styles.state}>{changes ? 'an earlier fit is in use' : 'in use'}</small>;
 }
 

@@ -48,7 +48,7 @@ export function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: A
                 <Table.Td data-figure className={styles.before}>
                   {before}
                 </Table.Td>
-                <Bar share={learned} as="spend" label={`${percent(learned)} of the doubt is gone`} />
+                <Bar share={learned} as="spend" label={`uncertainty down by ${percent(learned)}`} />
               </Table.Tr>
             ))}
           </Table.Tbody>

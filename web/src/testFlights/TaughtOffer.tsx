@@ -81,7 +81,7 @@ function WouldChange({ aircraft, fit }: Pick<OfferProps, 'aircraft' | 'fit'>) {
   );
   const would = useMemo(() => knowledgeFrom({ ...fit, id: 'offered' }), [fit]);
   const [now, then] = [useBandsOf(requests, beliefAbout(aircraft).known), useBandsOf(requests, would)];
-  if (!now.value || !then.value) return <Note>reckoning what would change …</Note>;
+  if (!now.value || !then.value) return <Note>calculating what would change …</Note>;
   const half = ({ p10, p90 }: { p10: number; p90: number }) => minutesAndSeconds((p90 - p10) / 2);
   const turn = (charge: number | null) => (charge === null ? 'not to be planned' : turnBackPercent(charge));
   return (

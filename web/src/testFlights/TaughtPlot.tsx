@@ -78,7 +78,7 @@ function chartOf(flights: readonly TaughtFlight[], nameOf: (id: string) => strin
       hollow('from the box alone', before, ink),
       hollow('left out', left, soft),
       {
-        label: 'eight in ten',
+        label: '8 in 10',
         data: bands,
         showLine: true,
         spanGaps: false,

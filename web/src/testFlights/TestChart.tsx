@@ -30,7 +30,7 @@ export function TestChart({ test, estimate }: Props) {
       <ChartKey
         lines={[
           { words: 'read from the gauge', colour: 'spend', as: 'diamond' },
-          { words: 'estimated, eight in ten', colour: 'home' },
+          { words: 'estimated, 8 in 10', colour: 'home' },
           { words: 'straight line', colour: 'ink-soft', as: 'dashed' },
         ]}
       />

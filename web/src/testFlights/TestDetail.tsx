@@ -222,9 +222,9 @@ function AllOfIt({ row: { record }, estimate }: ThisFlightProps) {
     { way: 'On the box', seconds: boxS, off: '' },
   ];
   return (
-    <Section title="How long would all of it last?">
+    <Section title="How long would a whole charge last?">
       <Table>
-        <Headings words={['way of reckoning']} figures={['100 → 0 %', 'of the box', 'off by']} />
+        <Headings words={['method']} figures={['100 → 0 %', 'of the box', 'off by']} />
         <Table.Tbody>
           {ways.map(({ way, seconds, off }) => (
             <Table.Tr key={way}>

@@ -95,7 +95,7 @@ test('what is left is a difference only beyond the scatter, and is laid to what 
   const difference = { restS: -80, scatterS: 30, extraPowerW: 1.53 } as Difference;
   const [off, high] = [row({}), row({ recording: 'high' })];
   expect(verdict(difference, off, high)).toBe(
-    '−1:20 is left for recording high instead of off, as if it took 1.5 W more: beyond the 0:30 by which two like flights differ in eight cases of ten.',
+    '−1:20 is left for recording high instead of off, as if it took 1.5 W more: beyond the 0:30 by which two like flights differ in 8 cases of 10.',
   );
   expect(verdict({ ...difference, restS: -29 }, off, high)).toContain('no difference shown');
   expect(verdict(difference, off, off)).toContain('nobody noted');

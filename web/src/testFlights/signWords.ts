@@ -16,7 +16,7 @@ export function schoolInWords(kind: ProjectionKind, { startCharge, endCharge }: 
     case 'straight-line':
       return `Straight line, ${Math.round(startCharge * 100)} → ${percent(endCharge)}`;
     case 'forgotten-start':
-      return `… if you forget it began at ${Math.round(startCharge * 100)}`;
+      return `… if you assume it started full`;
     case 'last-third':
       return 'As its last third went';
     case 'drain-curve':

@@ -137,7 +137,7 @@ function packLines({ batteries }: Pick<Fit, 'batteries'>, labelOf: (id: string) 
 /** What is still as it was before any flight, and which one would teach it. */
 export function stillUnknown(fit: Fit, sheet: Aircraft): { readonly name: string; readonly way: string }[] {
   const names: Partial<Record<Learnable, string>> = {
-    boxTimeRatio: 'how thirsty it is against its box',
+    boxTimeRatio: 'how its consumption compares with its spec sheet',
     dragAreaRatio: 'its drag, which counts in fast flight and wind',
     styleSpeedRatio: 'how fast you fly slow, normal and fast',
     hiddenCharge: 'what is kept below 0 %',

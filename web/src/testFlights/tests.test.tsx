@@ -119,10 +119,10 @@ test('how it was flown, and by how much it is off, in words', () => {
   const circle = { ...flown('', '').test, pattern: 'circle', mode: 'fast' } as const;
   expect(howFlown({ test: circle })).toBe('fast, circle round a subject');
   expect(howFlown({ test: { ...circle, mode: null } })).toBe('normal, circle round a subject');
-  // Which way it missed is said: an estimate above what was flown was too long.
+  // Which way it missed is said: an estimate above what was flown was too high.
   expect([0.126, -0.03, 0.004, -0.004].map(missInWords)).toEqual([
-    '13 % too long',
-    '3 % too short',
+    '13 % too high',
+    '3 % too low',
     'right',
     'right',
   ]);

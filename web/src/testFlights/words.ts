@@ -11,5 +11,5 @@ export function nameOf({ record, battery }: TestRow): string {
 export function missInWords(missFraction: number): string {
   const percent = Math.round(missFraction * 100);
   if (percent === 0) return 'right';
-  return percent > 0 ? `${percent} % too long` : `${-percent} % too short`;
+  return percent > 0 ? `${percent} % too high` : `${-percent} % too low`;
 }

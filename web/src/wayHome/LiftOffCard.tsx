@@ -126,7 +126,7 @@ function wordsFor(
   const homeMps = airspeedHomeMps(sheet, aircraft.policy.comesHome ?? usualComesHome, 1);
   const gust = `gusts of ${write('speed', air.gustMps, 1)} at ${write('distance', flight.heightM)} against the ${write('speed', homeMps, 1)} it flies home with`;
   return {
-    props: 'Rotors whole, clean and tight; arms locked',
+    props: 'Propellers undamaged, clean and tight; arms locked',
     pack: `${battery.label} latched, about ${percent(takeoffCharge(pack, likeliest(aircraft.id)))}, neither puffed nor frozen`,
     controller: 'Controller and phone charged (a controller lasts six or seven flights)',
     compass: 'No steel underfoot, no car or mast beside it; compass quiet',
@@ -142,8 +142,7 @@ function wordsFor(
 function returnHeightInWords({ site }: DayAtPlace, returnHeightM: number, write: Writer['write']): string {
   const tallestM = tallestThingM(site ?? {});
   const set = write('distance', returnHeightM);
-  if (tallestM === null)
-    return `Return height set to ${set}: look round first, nobody has said what stands here`;
+  if (tallestM === null) return `Return height set to ${set}: look round first, no obstacles are entered`;
   const { heightM, isClear } = suggestedReturnHeight(tallestM, site?.ceilingM ?? usualCeilingM);
   const tallest = write('distance', tallestM);
   if (!isClear) return `Return height: ${tallest} stands here, and your ceiling leaves too little over it`;

@@ -20,7 +20,7 @@ export function MovedHome({ home, onChange }: Props) {
     return (
       <div className={field.row}>
         <span>where it takes off</span>
-        <LinkButton onClick={() => onChange(elsewhere)}>It moves with me</LinkButton>
+        <LinkButton onClick={() => onChange(elsewhere)}>Home point follows me</LinkButton>
       </div>
     );
   }

@@ -102,23 +102,23 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
         />
         <MovedHome home={site?.home ?? null} onChange={setHome} />
       </Chosen>
-      <Chosen title="Things in the way">
+      <Chosen title="Obstacles">
         <Obstacles
           obstacles={site?.obstacles ?? []}
           home={site?.coordinates ?? null}
           bearingDeg={flight.bearingDeg}
-          onChange={(obstacles) => changeSite({ obstacles }, 'things in the way')}
+          onChange={(obstacles) => changeSite({ obstacles }, 'obstacles')}
         />
       </Chosen>
       <Chosen title="Return height">
         {!advice && (
           <div className={field.row}>
             <div className={field.note}>
-              What stands in the working area? Add it above, give the tallest thing in Conditions, or say that
-              nothing does.
+              What stands in the working area? Add it above, give the tallest obstacle in Conditions, or say
+              that nothing does.
             </div>
             <LinkButton onClick={() => changeSite({ tallestM: 0 }, 'that nothing stands there')}>
-              Nothing stands there
+              No obstacles here
             </LinkButton>
           </div>
         )}
@@ -130,8 +130,8 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
                 {advice.tallestM === 0
                   ? 'nothing stands there, as you said'
                   : advice.isClear
-                    ? `tallest thing ${write('distance', advice.tallestM)} and ${write('distance', 10)}, rounded up`
-                    : 'the ceiling leaves too little over the tallest thing'}
+                    ? `tallest obstacle ${write('distance', advice.tallestM)} and ${write('distance', 10)}, rounded up`
+                    : 'the ceiling leaves too little over the tallest obstacle'}
               </div>
             </div>
             <LinkButton
@@ -172,7 +172,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
         />
         {advice?.perTenMetres && (
           <Note>
-            Each needless {write('distance', 10)} cost {Math.round(advice.perTenMetres.seconds)} s and{' '}
+            Every {write('distance', 10)} higher costs {Math.round(advice.perTenMetres.seconds)} s and{' '}
             {(advice.perTenMetres.charge * 100).toFixed(1)} % from here.
           </Note>
         )}

@@ -177,7 +177,7 @@ function WindArrow({ fromDeg }: { readonly fromDeg: number }) {
 }
 
 function inWords(metres: readonly number[], write: ReturnType<typeof useWriter>['write']): string {
-  if (metres.length === 0) return 'How far you can go is being reckoned.';
+  if (metres.length === 0) return 'Calculating how far you can go …';
   const [least, most] = [Math.min(...metres), Math.max(...metres)];
   const step = 360 / metres.length;
   return `It may be from ${write('distance', least)} at ${bearing(metres.indexOf(least) * step)} to ${write('distance', most)} at ${bearing(metres.indexOf(most) * step)} from home.`;

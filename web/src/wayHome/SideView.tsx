@@ -256,7 +256,7 @@ function inWords(request: ReturnRequest, { home }: ReturnAnswer, write: Writer['
     `The aircraft ${write('distance', distanceM)} out and ${write('distance', heightM)} up`,
     ...(things.length > 0 ? [`in the way: ${things.join(', ')}`] : []),
     home.forcedLanding
-      ? `it lands itself ${write('distance', home.forcedLanding.shortM)} from home`
+      ? `forced landing ${write('distance', home.forcedLanding.shortM)} from home`
       : home.notHome
         ? 'it does not come home'
         : `way home: ${legs.join(', ')}`,

@@ -17,7 +17,7 @@ interface Props {
 /** The charge to turn back at by distance and direction, at this height, and the aircraft’s own call beside it. */
 export function TurnTableView({ table, chargeNow }: Props) {
   const { write } = useWriter();
-  if (!table.value) return <Note>{table.trouble ?? 'reckoning …'}</Note>;
+  if (!table.value) return <Note>{table.trouble ?? 'calculating …'}</Note>;
   const { directions, rows } = table.value;
   return (
     <Section title="When to turn, by distance and direction">

@@ -208,7 +208,7 @@ function Answer({ request, answer, band, turnBackCharge, aircraft, home: homeIs 
       >
         {isHeld
           ? [
-              `${where}: turned there, ${shareInWords(confidenceOf(aircraft.policy))} flights land with ${percent(reserveOf(aircraft))}`,
+              `${where}: turned there, ${shareInWords(confidenceOf(aircraft.policy))} flights land with ${percent(reserveOf(aircraft))} or more`,
               ...trust,
             ].join(', ')
           : [where, ...trust].join(', ')}
@@ -255,7 +255,7 @@ function FromThereNow({ request, answer: { home, own, tooLow }, band, turnBackCh
       )}{' '}
       {isTooLate && (
         <b className={styles.over}>
-          <IconAlertTriangle size={14} aria-hidden /> The time to turn is over: come home now.
+          <IconAlertTriangle size={14} aria-hidden /> Past the turn-back charge: come home now.
         </b>
       )}{' '}
       From there now, with {percent(charge)}:{' '}
@@ -275,7 +275,7 @@ function FromThereNow({ request, answer: { home, own, tooLow }, band, turnBackCh
       {own && (
         <>
           {' '}
-          Left to its own call it <b>{ownEndInWords(own, write)}</b>.
+          Its automatic return <b>{ownEndInWords(own, write)}</b>.
         </>
       )}
     </div>
@@ -289,7 +289,7 @@ function ownEndInWords({ touchdownCharge, forcedLanding }: OwnReturn, write: Wri
   const { shortM, heightM } = forcedLanding;
   return shortM < 1
     ? `is just home when its forced landing begins at ${percent(forcedLanding.charge)}, ${write('distance', heightM)} up`
-    : `lands itself at ${percent(forcedLanding.charge)}, ${write('distance', shortM)} short of home`;
+    : `begins its forced landing at ${percent(forcedLanding.charge)}, ${write('distance', shortM)} short of home`;
 }
 
 function titleOf(
@@ -298,7 +298,9 @@ function titleOf(
   turnBackCharge: number | null,
 ): string {
   if (forcedLanding)
-    return forcedLanding.shortM < 1 ? 'It comes down by itself over home' : 'It lands itself on the way';
+    return forcedLanding.shortM < 1
+      ? 'Its forced landing begins over home'
+      : 'Its forced landing begins on the way';
   if (notHome) return 'It does not come home from there';
   if (!band) return 'Turn back …';
   if (turnBackCharge === null) return 'Do not plan to go there';

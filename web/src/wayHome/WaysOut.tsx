@@ -58,7 +58,7 @@ export function WaysOut({ aircraft, answer, reserve, band, below }: Props) {
               <b className={touchdownCharge === null ? styles.no : undefined}>
                 {touchdownCharge === null
                   ? forcedLanding
-                    ? 'lands itself'
+                    ? 'forced landing'
                     : 'no'
                   : `${kind === 'land-elsewhere' ? 'down' : 'home'} with ${percent(touchdownCharge)}`}
               </b>

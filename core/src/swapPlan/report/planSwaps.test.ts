@@ -136,7 +136,7 @@ test('a shot goes in one flight with the one it is pinned to, whichever flight t
   expect(wrong({ pin: { withShotId: 'one' } })).toEqual([]);
   expect(wrong({ pin: { withShotId: 'two' } })).toEqual(['A shot goes with itself anyway: name another.']);
   expect(wrong({ pin: { withShotId: 'one' }, addedMassKg: 0.03 })).toEqual([
-    'one is flown with something else hung on it.',
+    'one is flown with other accessories.',
   ]);
 });
 

@@ -151,7 +151,7 @@ function apartFrom(shot: Shot, shots: readonly Shot[], homeId: string | undefine
   if (shot.aircraftId != null && other.aircraftId != null && shot.aircraftId !== other.aircraftId)
     return `${other.name} is flown by another aircraft.`;
   if ((shot.addedMassKg ?? 0) !== (other.addedMassKg ?? 0))
-    return `${other.name} is flown with something else hung on it.`;
+    return `${other.name} is flown with other accessories.`;
   return null;
 }
 
