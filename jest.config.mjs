@@ -20,7 +20,6 @@ const compiled =
   '/node_modules/(?!(@nestjs|@date-fns|fast-check|pure-rand|drizzle-orm|@libsql|uuid|ml-[^/]+|is-any-array)/)';
 
 export default {
-  globalSetup: '<rootDir>/scripts/print-seed.mjs',
   // Reckoning the example for a test server takes long on a busy machine, and no test is about time.
   testTimeout: 60_000,
   // By itself it leaves one core free, which of two is half.

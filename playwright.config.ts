@@ -21,8 +21,9 @@ export default defineConfig({
   outputDir: 'test-results/playwright',
   workers: 2,
   fullyParallel: true,
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 180_000,
+  // How fast it answers is measured elsewhere (npm run bench, *.measure.ts); a slow machine fails no test.
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json']],
   use: {
     launchOptions: chromium,
