@@ -1,153 +1,449 @@
-export * from './air/conditions';
-export * from './air/coordinates';
-export * from './air/density';
-export * from './air/densityAltitude';
-export * from './air/hours';
-export * from './air/light';
-export * from './air/obstacle';
+// What web and server use of core, by name.
+export {
+  type AirAtHeight,
+  atmosphereOver,
+  type Conditions,
+  forecastHeightM,
+  usualHumidity,
+  windRanges,
+} from './air/conditions';
+export { readCoordinates, writeCoordinates } from './air/coordinates';
+export { type HourlyWeather, mostHours, weatherAtHour } from './air/hours';
+export { lightBetween } from './air/light';
+export {
+  clearanceM,
+  type GroundBelow,
+  groundsBelow,
+  type LandingPlace,
+  mostLandingPlaces,
+  mostObstacles,
+  type Obstacle,
+  obstacleRanges,
+  suggestedReturnHeight,
+} from './air/obstacle';
 export { standardQnhHpa } from './air/pressure';
-export * from './air/roughness';
-export * from './air/site';
-export * from './air/sun';
-export * from './air/timeZoneOf';
-export * from './air/windReading';
-export * from './aircraft/aircraft';
-export * from './aircraft/airframe';
-export * from './battery/afterFlight';
-export * from './battery/battery';
+export { roughnessClasses, usualRoughnessM } from './air/roughness';
+export { type LaunchPlace, type Site, siteRanges, tallestThingM, usualCeilingM } from './air/site';
+export { type Coordinates, type Light, sunTimes } from './air/sun';
+export { timeZoneAt } from './air/timeZoneOf';
+export { windGuesses } from './air/windReading';
+export {
+  type Aircraft,
+  type AircraftKind,
+  aircraftKinds,
+  aircraftRanges,
+  type Mode,
+  maxAirspeedMps,
+  maxAirspeedRange,
+  type ReturnHolds,
+  returnHoldings,
+  type Style,
+  spec,
+  styles,
+  usualSpec,
+} from './aircraft/aircraft';
+export { discAreaM2, usualAuxiliaryPowerW, usualDragAreaM2 } from './aircraft/airframe';
+export { flightUse, type PackUse, packAfter } from './battery/afterFlight';
+export { type Battery, batteryRanges, type Chemistry, chemistries, labelEnergyWh } from './battery/battery';
 export { emptyCellVoltageV } from './battery/cells';
-export * from './battery/chargeTiming';
-export * from './battery/charging';
-export * from './battery/fitToFly';
-export * from './battery/flyingOrder';
+export {
+  type ChargeMark,
+  chargeMarkRanges,
+  chargeMarksProblem,
+  emptyToFullFrom,
+  timedMean,
+} from './battery/chargeTiming';
+export {
+  type Charger,
+  chargerRanges,
+  chargingRound,
+  chargingTimeS,
+  emptyToFullOf,
+  fitsCharger,
+  type PowerSource,
+  powerSources,
+} from './battery/charging';
+export { type UnfitReason, unfitToFly } from './battery/fitToFly';
+export { flyingOrder } from './battery/flyingOrder';
 export { gaugeGuesses } from './battery/gauge';
-export * from './battery/keeping';
+export {
+  agedPack,
+  type BatteryKeeping,
+  type BatteryState,
+  batteryStates,
+  isFlown,
+  type KeptPlace,
+  keptPlaces,
+  keptTemperatureC,
+  packAt,
+} from './battery/keeping';
 export { chemistryOf } from './battery/openCircuit';
 export { packMassKg } from './battery/packMass';
 export { chargedFull, storageCharge, takeoffCharge, usualDaysToStorage } from './battery/standing';
-export * from './battery/storage';
-export { usualVoltRule, type VoltRule, voltRuleOf } from './battery/voltRule';
+export { storageAdvice, storageInDays } from './battery/storage';
+export { usualVoltRule } from './battery/voltRule';
 export { healthGuesses, healthOf } from './battery/wear';
-export * from './belief/belief';
-export * from './belief/beliefFrom';
-export * from './belief/flightContext';
-export * from './belief/priors';
-export * from './calibration/calibrate';
-export * from './calibration/checkedKnowledge';
-export * from './calibration/fit';
-export * from './calibration/flags';
-export * from './calibration/knowledge';
-export * from './calibration/limits';
-export * from './calibration/marks';
-export * from './calibration/modelVersion';
+export {
+  type Basis,
+  type Belief,
+  coefficientsFor,
+  type DrawCount,
+  fromTheBox,
+  type Knowledge,
+  middleBelief,
+  noDraws,
+  type UnknownName,
+  usualDraws,
+} from './belief/belief';
+export { beliefFrom } from './belief/beliefFrom';
+export { type Coefficients, priors } from './belief/priors';
+export { leftAside } from './calibration/calibrate';
+export { checkedKnowledge } from './calibration/checkedKnowledge';
+export {
+  type Fit,
+  type FitRequest,
+  type ForetoldFlight,
+  fitOf,
+  type LearntPack,
+  type LearntParameter,
+  type LeaveOneOut,
+  type TaughtFlight,
+} from './calibration/fit';
+export { type FlagCode, flagCodes } from './calibration/flags';
+export { type FitPosterior, knowledgeFrom, onlyPackOf, type Taught } from './calibration/knowledge';
+export { mostFlightsOfFit, mostPacksOfFit } from './calibration/limits';
+export type { CalibrationEvent, CalibrationReading } from './calibration/marks';
+export { modelVersion } from './calibration/modelVersion';
 export {
   mostTestsTold,
   type NextTest,
-  nextTests,
   nextTestsAfter,
-  type PlannedFlight as FlightToKnow,
   type TestTwist,
   testTwists,
 } from './calibration/nextTests';
-export * from './calibration/packAdvice';
+export { packAdvice } from './calibration/packAdvice';
 export type { CalibrationFlight } from './calibration/predicted';
 export { type Learnable, learnable, type PackAsKept } from './calibration/unknowns';
-export * from './estimate/advice';
-export * from './estimate/asPlanned';
-export * from './estimate/band';
-export * from './estimate/cautions';
-export * from './estimate/drawnFlights';
-export * from './estimate/estimate';
-export * from './estimate/events';
-export * from './estimate/explain';
-export * from './estimate/flightRemedies';
-export * from './estimate/full';
-export * from './estimate/hoverOrMove';
-export * from './estimate/ledger';
-export * from './estimate/powerCurve';
-export * from './estimate/request';
-export * from './estimate/sensitivity';
-export * from './estimate/whatIf';
+export { type Advice, adviceMeanwhile, type BandAndAdvice, bandsWithAdvice } from './estimate/advice';
+export { asPlanned } from './estimate/asPlanned';
+export {
+  type Band,
+  bandsOf,
+  type Planned,
+  plannedIn,
+  plannedMeanwhile,
+  turnBackMeanwhile,
+} from './estimate/band';
+export { type Caution, frostReserveCharge } from './estimate/cautions';
+export { type Estimate, estimate, estimateWithLedger } from './estimate/estimate';
+export type { FlightEvent } from './estimate/events';
+export { type Explanation, explain } from './estimate/explain';
+export { type FlightRemedy, flightRemedies } from './estimate/flightRemedies';
+export { drawCountOf, drawRanges, drawsFor, estimateInFull } from './estimate/full';
+export { hoverOrMove } from './estimate/hoverOrMove';
+export { type Cause, type LedgerLine, withDoubt } from './estimate/ledger';
+export { type AirspeedCurve, type AtAirspeed, type PowerCurve, powerCurve } from './estimate/powerCurve';
+export { type EstimateRequest, type FlightPlan, flightProblem, ranges } from './estimate/request';
+export { type WayToKnow, waysToKnow } from './estimate/sensitivity';
+export {
+  usualWhatIfs,
+  type WhatIf,
+  type WhatIfKind,
+  whatIfKinds,
+  whatIfRanges,
+  withWhatIf,
+} from './estimate/whatIf';
 export { boxTemperatureC } from './flight/box';
-export * from './flight/flightLegs';
-export * from './flight/styles';
+export { type FlightLeg, mostLegs } from './flight/flightLegs';
+export {
+  type Handling,
+  handlings,
+  type Manner,
+  mostShares,
+  type StyleShare,
+  speedGuesses,
+  styleShareRanges,
+  usualHandling,
+  usualManner,
+} from './flight/styles';
 export { placed } from './flightLog/apart';
 export { type ColumnMap, type LogColumn, type LogUnit, logColumns, logUnits } from './flightLog/columns';
-export * from './flightLog/decode';
-export * from './flightLog/flights';
-export * from './flightLog/layout';
-export * from './flightLog/readRows';
-export * from './flightLog/sample';
-export * from './flightLog/samplesCsv';
-export * from './flightLog/track';
-export * from './flightLog/writeLog';
-export * from './flightLog/writeTrack';
-export type { CsvProblem } from './formats/csv';
-export * from './formats/geoJson';
-export * from './formats/hourlyCsv';
-export * from './formats/kitCsv';
-export * from './formats/metar';
+export { encodingOf } from './flightLog/decode';
+export { flightsIn, type LoggedFlight } from './flightLog/flights';
+export { headingKey, inSmallerTimeUnit, type LogLayout, layoutOf, missingColumns } from './flightLog/layout';
+export { RowReader } from './flightLog/readRows';
+export type { LogProblem, ReadLog } from './flightLog/sample';
+export {
+  readSamplesCsv,
+  SamplesCheck,
+  samplesHeadings,
+  writeSamplesCsv,
+  wrongSamplesLine,
+} from './flightLog/samplesCsv';
+export { laidOver, overlap, readGeoJsonTrack, readGpx } from './flightLog/track';
+export { writeTestCsv } from './flightLog/writeLog';
+export { writeGeoJsonTrack, writeGpx } from './flightLog/writeTrack';
+export { type ObstaclesRead, readObstacles } from './formats/geoJson';
+export { type HourlyRows, readHourlyCsv, writeHourlyCsv } from './formats/hourlyCsv';
+export { type KitLine, type KitRows, readKitCsv, writeKitCsv } from './formats/kitCsv';
+export {
+  type Asked,
+  askedAfter,
+  type MetarReading,
+  metarInWords,
+  readMetar,
+  weatherFromMetar,
+} from './formats/metar';
 export { metarMinds } from './formats/metarWeather';
-export * from './formats/planFiles';
-export * from './formats/shotPoints';
-export * from './formats/shotsCsv';
-export * from './records/classTemplates';
-export * from './records/day';
-export * from './records/fitted';
-export * from './records/kinds';
-export * from './records/liftOff';
-export * from './records/listedTest';
-export * from './records/records';
-export * from './records/usualPack';
-export * from './reserve/homing';
+export { writePlanCalendar, writePlanCsv, writePointsGpx } from './formats/planFiles';
+export { isPoints, readShotPoints } from './formats/shotPoints';
+export { readShotsCsv, writeShotsCsv } from './formats/shotsCsv';
+export { aircraftOfClass, type ClassTemplate, classTemplates } from './records/classTemplates';
+export { type DayAtPlace, dayAtPlace, parted } from './records/day';
+export {
+  basisOf,
+  changesSince,
+  type FitChanges,
+  type FitContent,
+  type FlightState,
+  fitRequestFor,
+  type ListedFit,
+  listedFit,
+} from './records/fitted';
+export {
+  type Content,
+  type KeptRecord,
+  type Kind,
+  type Kinds,
+  kinds,
+  recordKinds,
+  referencesOf,
+  referrersTo,
+  usersInWords,
+} from './records/kinds';
+export {
+  type LiftOffCheck,
+  leastSatellites,
+  liftOffChecks,
+  liftOffNotes,
+  warmHoverS,
+} from './records/liftOff';
+export {
+  type ListedTest,
+  listedTest,
+  outcomeMeanwhile,
+  type TestOutcome,
+  testOutcome,
+} from './records/listedTest';
+export {
+  type AircraftContent,
+  type AircraftRecord,
+  type BatteryContent,
+  type BatteryRecord,
+  type ChargerContent,
+  type ChargerRecord,
+  type ChargingWay,
+  chargingWays,
+  type DayContent,
+  type DayRecord,
+  type FitRecord,
+  type FrozenEstimate,
+  type FrozenWords,
+  frozenEstimate,
+  type Kept,
+  type KeptPlanContent,
+  type KeptPlanRecord,
+  type LiftOffContent,
+  type LiftOffRecord,
+  type LogSource,
+  launchPlaceRanges,
+  logSourceRanges,
+  maxRecordings,
+  mostChargeMarks,
+  mostLaunchPlaces,
+  type PlaceContent,
+  type PlaceRecord,
+  type PlanAsRead,
+  type Purpose,
+  practiceStation,
+  purposes,
+  type Recording,
+  type ShootContent,
+  type ShootRecord,
+  type TestFlightContent,
+  type TestFlightRecord,
+  type TimedChargeContent,
+  type Weather,
+  type WeatherSource,
+} from './records/records';
+export { usualKeeping, usualPack } from './records/usualPack';
+export {
+  airspeedHomeMps,
+  type ComesHome,
+  comesHomeWays,
+  usualComesHome,
+  usualReturnHeightM,
+} from './reserve/homing';
 export { obstaclesAlong } from './reserve/obstaclesAlong';
-export * from './reserve/plane';
-export * from './reserve/policy';
-export * from './reserve/returnHome';
-export * from './statistics/line';
-export * from './statistics/quantile';
-export * from './swapPlan/report/answer';
+export { backFrom, offPlane, onPlane, type Place, type PlanePoint, seenFrom } from './reserve/plane';
+export {
+  confidenceOf,
+  isTestOnly,
+  leastAtHome,
+  leastAtTouchdown,
+  type Policy,
+  type PolicyKind,
+  policyKinds,
+  usualConfidence,
+  usualReserveCharge,
+} from './reserve/policy';
+export { positionRanges } from './reserve/returnHome';
+export { lineThrough } from './statistics/line';
+export { median } from './statistics/quantile';
+export {
+  type FlightOfPlan,
+  type Lane,
+  type Outlook,
+  type PacksBrought,
+  type PlanCautionCode,
+  type PlanFigures,
+  planCautionCodes,
+  type Robustness,
+  type SpanKind,
+  type SpanOfLane,
+  type SwapPlan,
+  spanKinds,
+  type TakeOfPlan,
+  type UnplacedTake,
+  type WaitOfPlan,
+} from './swapPlan/report/answer';
 export { chargingOf } from './swapPlan/report/chargingOf';
-export * from './swapPlan/report/helps';
-export * from './swapPlan/report/liftOffCautions';
-export { type PlanSoFar, type PlanStage, planSwaps, plansOf } from './swapPlan/report/planSwaps';
+export { type WhatHelps, whatHelps } from './swapPlan/report/helps';
+export { type LiftOffCaution, liftOffCautions } from './swapPlan/report/liftOffCautions';
+export { type PlanSoFar, planSwaps, plansOf } from './swapPlan/report/planSwaps';
 export { fromPlace } from './swapPlan/report/whatIf';
-export * from './swapPlan/request/contradictions';
-export * from './swapPlan/request/request';
-export * from './swapPlan/request/shot';
-export * from './swapPlan/request/soundPart';
+export { contradictions } from './swapPlan/request/contradictions';
+export {
+  type FlightLock,
+  type FlownFlight,
+  type Moving,
+  mostPlanned,
+  type PlanAircraft,
+  type PlanBattery,
+  type PlanCharger,
+  type PlanEffort,
+  type PlanOrder,
+  type PlanRequest,
+  planEfforts,
+  planOrders,
+  planRanges,
+  type SwapTime,
+  swapS,
+  usualCoolingS,
+  usualMoving,
+  type WeatherFrom,
+} from './swapPlan/request/request';
+export {
+  type LightWish,
+  lightWishes,
+  mostBatteriesOfShoot,
+  mostShots,
+  type Shot,
+  type ShotNeed,
+  type ShotPin,
+  shootRanges,
+  shotNeeds,
+  shotRanges,
+} from './swapPlan/request/shot';
+export { type LeftOutShot, type SoundPart, soundPart } from './swapPlan/request/soundPart';
 export { windowUntilMs } from './swapPlan/request/windows';
-export * from './testFlights/compare';
-export * from './testFlights/difference';
-export * from './testFlights/kindsFlown';
-export * from './testFlights/lowCells';
-export * from './testFlights/projections';
-export * from './testFlights/questions';
-export * from './testFlights/reading';
-export * from './testFlights/shownLeft';
-export * from './testFlights/straightLine';
-export * from './testFlights/testFlight';
-export * from './units/assumed';
-export * from './units/clock';
-export * from './units/instant';
-export * from './units/names';
-export { marksOf, type NumberMarks } from './units/numeral';
+export { type WaitReason, waitReasons } from './swapPlan/search/schedule';
+export { type Comparison, timeAtCharge } from './testFlights/compare';
+export { type Difference, type DifferenceCause, explainDifference } from './testFlights/difference';
+export { kindsFlown } from './testFlights/kindsFlown';
+export { lowCells } from './testFlights/lowCells';
+export {
+  type Projection,
+  type ProjectionKind,
+  type ProjectionRequest,
+  projections,
+  projectionsOf,
+} from './testFlights/projections';
+export {
+  type TestQuestion,
+  type TestQuestionCode,
+  testQuestionCodes,
+  testQuestions,
+} from './testFlights/questions';
+export {
+  belowZeroS,
+  drainPieces,
+  isLowLanding,
+  milestones,
+  passed,
+  type SheetFinding,
+  sheetFindings,
+} from './testFlights/reading';
+export { type ShownLeft, shownLeft, shownOverCame, usualLeftTo } from './testFlights/shownLeft';
+export { straightLine } from './testFlights/straightLine';
+export {
+  type Checkpoint,
+  checkpointRanges,
+  type LeftTo,
+  leftTos,
+  mostCheckpoints,
+  readingsOf,
+  requestForTest,
+  type SignKind,
+  signKinds,
+  type TestFlight,
+  type TestPattern,
+  testFlightFault,
+  testFlightProblem,
+  testFlightRanges,
+  testPatterns,
+} from './testFlights/testFlight';
+export type { Assumed } from './units/assumed';
+export { minutesAndSeconds, spanInWords } from './units/clock';
+export { compareInstants, isDay, isInstant } from './units/instant';
+export { fittingName, maxTextLength, nameLength, nameProblem, textProblem } from './units/names';
+export { marksOf } from './units/numeral';
 export { once } from './units/once';
-export * from './units/outcome';
-export * from './units/quantity';
-export * from './units/sentence';
-export * from './units/timeZone';
-export * from './units/units';
-export type { ForcedLanding } from './wayHome/flyWay';
-export * from './wayHome/forcedLandingWords';
-export * from './wayHome/mind';
-export * from './wayHome/movedHome';
-export * from './wayHome/reach';
-export * from './wayHome/request';
-export * from './wayHome/returnHeight';
-export * from './wayHome/returnInFull';
-export * from './wayHome/returnNow';
-export * from './wayHome/situation';
-export * from './wayHome/timetable';
-export * from './wayHome/turnTable';
-export * from './wayHome/waysOut';
+export { type Outcome, type Refusal, refuse, success } from './units/outcome';
+export {
+  fromShownUnit,
+  inChosenUnit,
+  inShownUnit,
+  type Quantity,
+  readTyped,
+  shown,
+  violation,
+  withUnit,
+} from './units/quantity';
+export { inSi, inWords, numbersOf, type Sentence, sentence, toldInSi } from './units/sentence';
+export { clockTime, isTimeZone, offsetMin, readClockTime, withOffset } from './units/timeZone';
+export {
+  type Choice,
+  type ChosenUnits,
+  type Dimension,
+  imperialUnits,
+  metricUnits,
+  unitChoices,
+  unitNamed,
+  written,
+} from './units/units';
+export { siteFrom } from './wayHome/movedHome';
+export { type Reaches, reaches } from './wayHome/reach';
+export type { ReturnRequest } from './wayHome/request';
+export type { ReturnHeightAdvice } from './wayHome/returnHeight';
+export {
+  type FullReturn,
+  type ReturnAnswer,
+  type ReturnBand,
+  returnAnswer,
+  returnBand,
+  returnInFull,
+} from './wayHome/returnInFull';
+export type { OwnReturn, ReturnNow } from './wayHome/returnNow';
+export type { OwnAction } from './wayHome/timetable';
+export { type TurnTable, turnTable } from './wayHome/turnTable';
