@@ -52,11 +52,11 @@ for (const { count, flights } of byCount(asSupposed, flownCounts)) {
 
 console.log('\nA rougher world: each style 3 % off, the gauge of each aircraft bent for good');
 /** Times the floor: what no fit can know, the flight's own luck, wind and gauge, grows with what is supposed of them. */
-const mostOverFloor: Readonly<Record<number, number>> = { 1: 1.68, 3: 1.45, 9: 1.25 };
+const maxOverFloor: Readonly<Record<number, number>> = { 1: 1.68, 3: 1.45, 9: 1.25 };
 const floorMiss = missOf(seeds(1000).flatMap((seed) => foretoldKnowing(seed, rough)));
 for (const { count, flights } of byCount(rough, flownCounts)) {
   holds(`after ${count}, inside`, insideOf(flights), 0.75 - slack, 0.87 + slack);
-  const most = mostOverFloor[count];
+  const most = maxOverFloor[count];
   if (most !== undefined) holds(`after ${count}, median miss`, missOf(flights), 0, most * floorMiss);
 }
 console.log(`   the floor, with the aircraft and its packs known: median miss ${percent(floorMiss)}`);

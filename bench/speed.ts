@@ -10,12 +10,13 @@ import { flightTimeByGeneralSolverS } from '../core/fixtures/generalSolver';
 import { heavyPlans } from '../core/fixtures/heavyRequests';
 import { jayWith } from '../core/fixtures/jay';
 import { cellsOf } from '../core/src/battery/cells';
+import { bandOf } from '../core/src/estimate/band';
 import { drawnFlights } from '../core/src/estimate/drawnFlights';
 import { drain, endOf } from '../core/src/flight/drain';
 import {
-  bandOf,
   bandsOf,
   beliefFrom,
+  defaultDraws,
   estimate,
   estimateInFull,
   estimateWithLedger,
@@ -23,10 +24,9 @@ import {
   median,
   type PlanRequest,
   planSwaps,
-  reachOf,
-  situationOf,
-  usualDraws,
 } from '../core/src/index';
+import { reachOf } from '../core/src/wayHome/reach';
+import { situationOf } from '../core/src/wayHome/situation';
 
 /** What each answer costs, as a ratio to one solve by a general solver in the same run; no times, which differ by machine. */
 const request = jayWith({
@@ -84,7 +84,7 @@ const nine = synthetic(Array.from({ length: 9 }, () => jayFlown.fly(['hover', 's
 const sixty = synthetic(Array.from({ length: 60 }, () => inTwenty(jayFlown.fly(['hover', 'slow', 'fast']))));
 const learnt = beliefFrom(
   taughtBy(Array.from({ length: 9 }, () => jayFlown.fly(['hover', 'fast']))),
-  usualDraws,
+  defaultDraws,
 );
 const withIds = six.map((one, i) => ({ ...one, batteryId: `pack-${(i % 4) + 1}` }));
 const generalS = flightTimeByGeneralSolverS(cells, powerW, 5, start);

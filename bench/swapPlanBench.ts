@@ -29,11 +29,11 @@ const found = (request: PlanRequest, effort: PlanEffort) =>
   new Planner(problemOf(request, beliefs), effort).best();
 
 /** The best plan a pilot has seen after so long, while better ones are looked for. */
-function seenAfter(request: PlanRequest, mostMs: number): Candidate {
+function seenAfter(request: PlanRequest, maxMs: number): Candidate {
   const before = process.hrtime.bigint();
   let seen: Candidate | null = null;
   for (const one of new Planner(problemOf(request, beliefs), 'usual').better()) {
-    if (seen && Number(process.hrtime.bigint() - before) / 1e6 > mostMs) break;
+    if (seen && Number(process.hrtime.bigint() - before) / 1e6 > maxMs) break;
     seen = one;
   }
   return seen as Candidate;

@@ -75,10 +75,10 @@ function alone(request: PlanRequest, beliefs: Parameters<typeof planSwaps>[1]): 
 }
 
 /** Three and more takes in steady weather without a charger. */
-function tinyRequest(seed: number, order: 'free' | 'kept', mostShots: number, packs: number): PlanRequest {
+function tinyRequest(seed: number, order: 'free' | 'kept', maxShots: number, packs: number): PlanRequest {
   const random = randomOf(seed);
   const drawn = {
-    shots: Math.round(random.between(3, mostShots)),
+    shots: Math.round(random.between(3, maxShots)),
     packs,
     shotS: [60, 480],
     startCharge: [0.7, 1],

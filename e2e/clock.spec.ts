@@ -47,7 +47,7 @@ test.describe('on a phone', () => {
 
     // All of it on one screen, and every key as high as a glove needs it.
     const scrolls = await page.evaluate(() => {
-      const frame = document.querySelector('[class*="Bare_bare"]') as HTMLElement;
+      const frame = document.querySelector('[class*="FullScreen_bare"]') as HTMLElement;
       return [frame.scrollHeight - frame.clientHeight, document.body.scrollWidth - window.innerWidth];
     });
     expect(scrolls).toEqual([0, 0]);

@@ -7,7 +7,7 @@ interface Drag {
   readonly bandsAfterMs: number;
 }
 
-const mostDrags = 8;
+const maxDrags = 8;
 
 /** Two clean drags are wanted: what the page does itself shows in every drag, a busy machine only in some. */
 test('while a slider is dragged no task holds up the screen for 50 ms; the bands of six batteries follow', async ({
@@ -22,7 +22,7 @@ test('while a slider is dragged no task holds up the screen for 50 ms; the bands
 
   await drag(page, 60);
   let clean = 0;
-  for (let count = 1; count <= mostDrags && clean < 2; count++) {
+  for (let count = 1; count <= maxDrags && clean < 2; count++) {
     const { longTasksMs, bandsAfterMs } = await drag(page, count % 2 ? -40 : 40);
     if (longTasksMs.length === 0) clean++;
     console.log(

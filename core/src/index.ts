@@ -3,27 +3,33 @@ export {
   type AirAtHeight,
   atmosphereOver,
   type Conditions,
+  defaultHumidity,
   forecastHeightM,
-  usualHumidity,
   windRanges,
 } from './air/conditions';
 export { readCoordinates, writeCoordinates } from './air/coordinates';
-export { type HourlyWeather, mostHours, weatherAtHour } from './air/hours';
+export { type HourlyWeather, maxHours, weatherAtHour } from './air/hours';
 export { lightBetween } from './air/light';
 export {
   clearanceM,
   type GroundBelow,
   groundsBelow,
   type LandingPlace,
-  mostLandingPlaces,
-  mostObstacles,
+  maxLandingPlaces,
+  maxObstacles,
   type Obstacle,
   obstacleRanges,
   suggestedReturnHeight,
 } from './air/obstacle';
 export { standardQnhHpa } from './air/pressure';
-export { roughnessClasses, usualRoughnessM } from './air/roughness';
-export { type LaunchPlace, type Site, siteRanges, tallestThingM, usualCeilingM } from './air/site';
+export { defaultRoughnessM, roughnessClasses } from './air/roughness';
+export {
+  defaultCeilingM,
+  type LaunchPlace,
+  type Site,
+  siteRanges,
+  tallestThingM,
+} from './air/site';
 export { type Coordinates, type Light, sunTimes } from './air/sun';
 export { timeZoneAt } from './air/timeZoneOf';
 export { windGuesses } from './air/windReading';
@@ -32,6 +38,7 @@ export {
   type AircraftKind,
   aircraftKinds,
   aircraftRanges,
+  defaultSpec,
   type Mode,
   maxAirspeedMps,
   maxAirspeedRange,
@@ -40,9 +47,12 @@ export {
   type Style,
   spec,
   styles,
-  usualSpec,
 } from './aircraft/aircraft';
-export { discAreaM2, usualAuxiliaryPowerW, usualDragAreaM2 } from './aircraft/airframe';
+export {
+  defaultAuxiliaryPowerW,
+  defaultDragAreaM2,
+  discAreaM2,
+} from './aircraft/airframe';
 export { flightUse, type PackUse, packAfter } from './battery/afterFlight';
 export { type Battery, batteryRanges, type Chemistry, chemistries, labelEnergyWh } from './battery/battery';
 export { emptyCellVoltageV } from './battery/cells';
@@ -79,25 +89,30 @@ export {
 } from './battery/keeping';
 export { chemistryOf } from './battery/openCircuit';
 export { packMassKg } from './battery/packMass';
-export { chargedFull, storageCharge, takeoffCharge, usualDaysToStorage } from './battery/standing';
+export {
+  chargedFull,
+  defaultDaysToStorage,
+  storageCharge,
+  takeoffCharge,
+} from './battery/selfDischarge';
 export { storageAdvice, storageInDays } from './battery/storage';
-export { usualVoltRule } from './battery/voltRule';
+export { defaultVoltRule } from './battery/voltRule';
 export { healthGuesses, healthOf } from './battery/wear';
 export {
   type Basis,
   type Belief,
   coefficientsFor,
   type DrawCount,
+  defaultDraws,
   fromTheBox,
   type Knowledge,
   middleBelief,
   noDraws,
   type UnknownName,
-  usualDraws,
 } from './belief/belief';
 export { beliefFrom } from './belief/beliefFrom';
 export { type Coefficients, priors } from './belief/priors';
-export { leftAside } from './calibration/calibrate';
+export { rejectionReasons } from './calibration/calibrate';
 export { checkedKnowledge } from './calibration/checkedKnowledge';
 export {
   type Fit,
@@ -111,11 +126,11 @@ export {
 } from './calibration/fit';
 export { type FlagCode, flagCodes } from './calibration/flags';
 export { type FitPosterior, knowledgeFrom, onlyPackOf, type Taught } from './calibration/knowledge';
-export { mostFlightsOfFit, mostPacksOfFit } from './calibration/limits';
+export { maxFlightsOfFit, maxPacksOfFit } from './calibration/limits';
 export type { CalibrationEvent, CalibrationReading } from './calibration/marks';
 export { modelVersion } from './calibration/modelVersion';
 export {
-  mostTestsTold,
+  maxTestsTold,
   type NextTest,
   nextTestsAfter,
   type TestTwist,
@@ -124,15 +139,20 @@ export {
 export { packAdvice } from './calibration/packAdvice';
 export type { CalibrationFlight } from './calibration/predicted';
 export { type Learnable, learnable, type PackAsKept } from './calibration/unknowns';
-export { type Advice, adviceMeanwhile, type BandAndAdvice, bandsWithAdvice } from './estimate/advice';
+export {
+  type Advice,
+  type BandAndAdvice,
+  bandsWithAdvice,
+  provisionalAdvice,
+} from './estimate/advice';
 export { asPlanned } from './estimate/asPlanned';
 export {
   type Band,
   bandsOf,
-  type Planned,
+  type PlannedFigures,
   plannedIn,
-  plannedMeanwhile,
-  turnBackMeanwhile,
+  provisionalPlan,
+  provisionalTurnBack,
 } from './estimate/band';
 export { type Caution, frostReserveCharge } from './estimate/cautions';
 export { type Estimate, estimate, estimateWithLedger } from './estimate/estimate';
@@ -146,7 +166,7 @@ export { type AirspeedCurve, type AtAirspeed, type PowerCurve, powerCurve } from
 export { type EstimateRequest, type FlightPlan, flightProblem, ranges } from './estimate/request';
 export { type WayToKnow, waysToKnow } from './estimate/sensitivity';
 export {
-  usualWhatIfs,
+  defaultWhatIfs,
   type WhatIf,
   type WhatIfKind,
   whatIfKinds,
@@ -154,23 +174,23 @@ export {
   withWhatIf,
 } from './estimate/whatIf';
 export { boxTemperatureC } from './flight/box';
-export { type FlightLeg, mostLegs } from './flight/flightLegs';
+export { type FlightLeg, maxLegs } from './flight/flightLegs';
 export {
+  defaultHandling,
+  defaultManner,
   type Handling,
   handlings,
   type Manner,
-  mostShares,
+  maxShares,
   type StyleShare,
   speedGuesses,
   styleShareRanges,
-  usualHandling,
-  usualManner,
 } from './flight/styles';
-export { placed } from './flightLog/apart';
 export { type ColumnMap, type LogColumn, type LogUnit, logColumns, logUnits } from './flightLog/columns';
 export { encodingOf } from './flightLog/decode';
 export { flightsIn, type LoggedFlight } from './flightLog/flights';
 export { headingKey, inSmallerTimeUnit, type LogLayout, layoutOf, missingColumns } from './flightLog/layout';
+export { withCoordinates } from './flightLog/localDistance';
 export { RowReader } from './flightLog/readRows';
 export type { LogProblem, ReadLog } from './flightLog/sample';
 export {
@@ -180,7 +200,7 @@ export {
   writeSamplesCsv,
   wrongSamplesLine,
 } from './flightLog/samplesCsv';
-export { laidOver, overlap, readGeoJsonTrack, readGpx } from './flightLog/track';
+export { mergeTrack, overlap, readGeoJsonTrack, readGpx } from './flightLog/track';
 export { writeTestCsv } from './flightLog/writeLog';
 export { writeGeoJsonTrack, writeGpx } from './flightLog/writeTrack';
 export { type ObstaclesRead, readObstacles } from './formats/geoJson';
@@ -199,7 +219,8 @@ export { writePlanCalendar, writePlanCsv, writePointsGpx } from './formats/planF
 export { isPoints, readShotPoints } from './formats/shotPoints';
 export { readShotsCsv, writeShotsCsv } from './formats/shotsCsv';
 export { aircraftOfClass, type ClassTemplate, classTemplates } from './records/classTemplates';
-export { type DayAtPlace, dayAtPlace, parted } from './records/day';
+export { type DayAtPlace, dayAtPlace, splitConditions } from './records/day';
+export { defaultKeeping, defaultPack } from './records/defaultPack';
 export {
   basisOf,
   changesSince,
@@ -223,15 +244,15 @@ export {
 } from './records/kinds';
 export {
   type LiftOffCheck,
-  leastSatellites,
   liftOffChecks,
   liftOffNotes,
+  minSatellites,
   warmHoverS,
 } from './records/liftOff';
 export {
   type ListedTest,
   listedTest,
-  outcomeMeanwhile,
+  provisionalOutcome,
   type TestOutcome,
   testOutcome,
 } from './records/listedTest';
@@ -258,9 +279,9 @@ export {
   type LogSource,
   launchPlaceRanges,
   logSourceRanges,
+  maxChargeMarks,
+  maxLaunchPlaces,
   maxRecordings,
-  mostChargeMarks,
-  mostLaunchPlaces,
   type PlaceContent,
   type PlaceRecord,
   type PlanAsRead,
@@ -276,26 +297,32 @@ export {
   type Weather,
   type WeatherSource,
 } from './records/records';
-export { usualKeeping, usualPack } from './records/usualPack';
 export {
   airspeedHomeMps,
   type ComesHome,
   comesHomeWays,
-  usualComesHome,
-  usualReturnHeightM,
+  defaultComesHome,
+  defaultReturnHeightM,
 } from './reserve/homing';
 export { obstaclesAlong } from './reserve/obstaclesAlong';
-export { backFrom, offPlane, onPlane, type Place, type PlanePoint, seenFrom } from './reserve/plane';
+export {
+  type Place,
+  type PlanePoint,
+  relativeTo,
+  reverseBearing,
+  toCartesian,
+  toPolar,
+} from './reserve/plane';
 export {
   confidenceOf,
+  defaultConfidence,
+  defaultReserveCharge,
   isTestOnly,
-  leastAtHome,
-  leastAtTouchdown,
+  minAtHome,
+  minAtTouchdown,
   type Policy,
   type PolicyKind,
   policyKinds,
-  usualConfidence,
-  usualReserveCharge,
 } from './reserve/policy';
 export { positionRanges } from './reserve/returnHome';
 export { lineThrough } from './statistics/line';
@@ -324,10 +351,12 @@ export { type PlanSoFar, planSwaps, plansOf } from './swapPlan/report/planSwaps'
 export { fromPlace } from './swapPlan/report/whatIf';
 export { contradictions } from './swapPlan/request/contradictions';
 export {
+  defaultCoolingS,
+  defaultMoving,
   type FlightLock,
   type FlownFlight,
   type Moving,
-  mostPlanned,
+  maxPlanned,
   type PlanAircraft,
   type PlanBattery,
   type PlanCharger,
@@ -339,15 +368,13 @@ export {
   planRanges,
   type SwapTime,
   swapS,
-  usualCoolingS,
-  usualMoving,
   type WeatherFrom,
 } from './swapPlan/request/request';
 export {
   type LightWish,
   lightWishes,
-  mostBatteriesOfShoot,
-  mostShots,
+  maxBatteriesOfShoot,
+  maxShots,
   type Shot,
   type ShotNeed,
   type ShotPin,
@@ -384,14 +411,19 @@ export {
   type SheetFinding,
   sheetFindings,
 } from './testFlights/reading';
-export { type ShownLeft, shownLeft, shownOverCame, usualLeftTo } from './testFlights/shownLeft';
+export {
+  defaultLeftTo,
+  type ShownLeft,
+  shownLeft,
+  shownOverCame,
+} from './testFlights/shownLeft';
 export { straightLine } from './testFlights/straightLine';
 export {
   type Checkpoint,
   checkpointRanges,
   type LeftTo,
   leftTos,
-  mostCheckpoints,
+  maxCheckpoints,
   readingsOf,
   requestForTest,
   type SignKind,
@@ -407,7 +439,7 @@ export type { Assumed } from './units/assumed';
 export { minutesAndSeconds, spanInWords } from './units/clock';
 export { compareInstants, isDay, isInstant } from './units/instant';
 export { fittingName, maxTextLength, nameLength, nameProblem, textProblem } from './units/names';
-export { marksOf } from './units/numeral';
+export { numberMarksOf } from './units/numeral';
 export { once } from './units/once';
 export { type Outcome, type Refusal, refuse, success } from './units/outcome';
 export {
@@ -420,7 +452,7 @@ export {
   violation,
   withUnit,
 } from './units/quantity';
-export { inSi, inWords, numbersOf, type Sentence, sentence, toldInSi } from './units/sentence';
+export { inSi, inWords, numbersOf, type Sentence, sentence, writeInSi } from './units/sentence';
 export { clockTime, isTimeZone, offsetMin, readClockTime, withOffset } from './units/timeZone';
 export {
   type Choice,

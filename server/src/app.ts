@@ -8,7 +8,7 @@ import { CalculationsModule } from './calculations/calculations.module';
 import { Calculator } from './calculations/calculator';
 import { Stores } from './database/stores';
 import { HealthController } from './health.controller';
-import { bodyLimits, door } from './http/door';
+import { bodyLimits, hostGuard } from './http/hostGuard';
 import { pages } from './http/pages';
 import { ProblemFilter } from './http/problemFilter';
 import { PracticeModule } from './practice/practice.module';
@@ -37,7 +37,7 @@ export async function createApp({
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());
   app.use(helmet({ contentSecurityPolicy: contentPolicy, strictTransportSecurity: false }));
-  app.use(door(hosts));
+  app.use(hostGuard(hosts));
   app.useBodyParser('json', { limit: '2mb' });
   app.use(bodyLimits);
   // Made when it is first asked for: it takes a tenth of the start.

@@ -26,7 +26,7 @@ export class HealthController {
   @ApiOkResponse({ type: Health })
   @ApiServiceUnavailableResponse({ type: Health })
   async health(@Res({ passthrough: true }) response: Response): Promise<Health> {
-    const ailment = await this.stores.database.ailment();
+    const ailment = await this.stores.database.healthProblem();
     if (ailment !== null) response.status(503);
     return { status: ailment === null ? 'ok' : 'failing', version, database: ailment ?? 'ok' };
   }

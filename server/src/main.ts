@@ -6,7 +6,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { createApp } from './app';
 import { InPool } from './calculations/pool';
 import { Database } from './database/database';
-import { SickDatabase } from './database/errors';
+import { DatabaseUnavailable } from './database/errors';
 import { Stores } from './database/stores';
 import { loadHollinFell } from './demo/hollinFell';
 import { checks } from './records/checks';
@@ -65,7 +65,7 @@ main().catch((error: unknown) => {
 });
 
 function explain(error: unknown): unknown {
-  if (error instanceof SickDatabase) return `Acorn Tally cannot start. ${error.message}`;
+  if (error instanceof DatabaseUnavailable) return `Acorn Tally cannot start. ${error.message}`;
   const { code, message, syscall } = error as { code?: string; message?: string; syscall?: string };
   if (code === 'EADDRINUSE') return 'That port is taken: set another, for example PORT=4320.';
   if (syscall === 'listen') return `The port cannot be used (${code}): set another, for example PORT=4320.`;

@@ -3,7 +3,7 @@ import type { Quantity } from '../units/quantity';
 import { airDensityKgm3 } from './density';
 import { gustPriors, windDeviationMps } from './gust';
 import { stationPressurePa } from './pressure';
-import { usualRoughnessM } from './roughness';
+import { defaultRoughnessM } from './roughness';
 import { windAtHeightMps, windPriors } from './windAtHeight';
 import { windBehind, windReadingPriors } from './windReading';
 
@@ -62,7 +62,7 @@ export type Atmosphere = (heightM: number) => AirAtHeight;
 export const forecastHeightM = 10;
 
 /** Assumed where the pilot does not say; half-way, and worth under 1 % of density below 30 °C. */
-export const usualHumidity = 0.6;
+export const defaultHumidity = 0.6;
 
 export const airPriors = { ...gustPriors, ...windReadingPriors, ...windPriors } as const;
 export type AirCoefficients = ValuesOf<typeof airPriors>;
@@ -87,7 +87,7 @@ export function atmosphereOver(conditions: Conditions, coefficients: AirCoeffici
     windAcrossDeviations,
     windGrowthExponent,
   } = coefficients;
-  const roughnessM = conditions.roughnessM ?? usualRoughnessM;
+  const roughnessM = conditions.roughnessM ?? defaultRoughnessM;
   const there = windBehind(wind, windAlongDeviations, windAcrossDeviations);
   const deviationMps = windDeviationMps(
     { meanMps: wind.speedMps, gustMps: wind.gustMps ?? null, heightM: wind.readingHeightM, roughnessM },
@@ -105,7 +105,7 @@ export function atmosphereOver(conditions: Conditions, coefficients: AirCoeffici
       densityKgm3: airDensityKgm3(
         stationPressurePa(elevationM + heightM, conditions.qnhHpa ?? null),
         airTemperatureC,
-        conditions.relativeHumidity ?? usualHumidity,
+        conditions.relativeHumidity ?? defaultHumidity,
       ),
       temperatureC: airTemperatureC,
       windMps,

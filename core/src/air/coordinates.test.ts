@@ -1,4 +1,4 @@
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { readCoordinates, writeCoordinates } from './coordinates';
 
 // ISO 6709, annex D, gives 40°12′13″N 60°12′56″W, by hand 40 + 12/60 + 13/3600 = 40.203611 and 60 + 12/60 + 56/3600.
@@ -22,5 +22,5 @@ test.each([
   ['54, 200', /Longitude must be from -180 to 180 °, not 200 °/],
 ])('no coordinates: %s', (text, message) => {
   const read = readCoordinates(text);
-  expect(read.ok ? '' : toldInSi(read.refusal)).toMatch(message);
+  expect(read.ok ? '' : writeInSi(read.refusal)).toMatch(message);
 });

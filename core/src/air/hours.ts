@@ -11,7 +11,7 @@ export interface HourlyWeather {
 }
 
 /** A month of hours: more is no forecast. */
-export const mostHours = 24 * 31;
+export const maxHours = 24 * 31;
 
 /** How far outside the rows an hour may lie and still be answered by the nearest one. */
 const reachMs = 3_600_000;

@@ -28,8 +28,8 @@ export const obstacleRanges = {
 } as const satisfies Record<string, Quantity>;
 
 /** More are not looked through one by one by anybody; a file or a body with more is refused. */
-export const mostObstacles = 500;
-export const mostLandingPlaces = 100;
+export const maxObstacles = 500;
+export const maxLandingPlaces = 100;
 
 /** Kept clear above the tallest thing (common practice; pilots keep 10 m and more). */
 export const clearanceM = 10;

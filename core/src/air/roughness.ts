@@ -20,4 +20,4 @@ export function hasHouses(roughnessM: number | null): boolean {
 }
 
 /** Assumed where the pilot does not say: farmland, the middle of the list. */
-export const usualRoughnessM = 0.1;
+export const defaultRoughnessM = 0.1;

@@ -46,4 +46,4 @@ export const siteRanges = {
 } as const satisfies Record<string, Quantity>;
 
 /** Shown where the pilot gave none, as "check your local rule": many countries have it, not all (common practice). */
-export const usualCeilingM = 120;
+export const defaultCeilingM = 120;

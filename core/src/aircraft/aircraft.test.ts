@@ -28,18 +28,18 @@ describe('the rotary-wing curve of Zeng, Xu & Zhang (IEEE Trans. Wireless Commun
     (88.6279 * inducedVelocityMps({ ...level, thrustN, alongDiscMps: v })) / v0 +
     0.5 * 0.6 * 1.225 * 0.05 * 0.503 * v ** 3;
   const speeds = Array.from({ length: 300 }, (_, i) => (i + 1) / 10);
-  const leastBy = (f: (v: number) => number) => speeds.reduce((best, v) => (f(v) < f(best) ? v : best));
+  const minBy = (f: (v: number) => number) => speeds.reduce((best, v) => (f(v) < f(best) ? v : best));
 
   test('hover 168.48 W', () => expect(powerW(0)).toBeCloseTo(168.48, 2));
 
   test('least power 126.0 W at 10.2 m/s', () => {
-    const v = leastBy(powerW);
+    const v = minBy(powerW);
     expect(v).toBeCloseTo(10.2, 1);
     expect(powerW(v)).toBeCloseTo(126.0, 1);
   });
 
   test('least energy per metre 8.83 J/m at 18.3 m/s', () => {
-    const v = leastBy((speed) => powerW(speed) / speed);
+    const v = minBy((speed) => powerW(speed) / speed);
     expect(v).toBeCloseTo(18.3, 1);
     expect(powerW(v) / v).toBeCloseTo(8.83, 2);
   });

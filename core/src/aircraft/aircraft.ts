@@ -126,7 +126,7 @@ export const aircraftRanges = {
 export const maxAirspeedRange = metresPerSecond('Top airspeed', 1, 60);
 
 /** Spec-sheet fields a pilot seldom knows, typical of the trade (common practice). */
-export const usualSpec = {
+export const defaultSpec = {
   climbSpeedMps: 4,
   descentSpeedMps: 3,
   returnSpeedMps: 8,
@@ -139,7 +139,7 @@ export const usualSpec = {
 } as const;
 
 /** Top airspeed of each mode where the spec sheet is silent, m/s (assumed, typical of each kind). */
-const usualMaxAirspeedMps: Readonly<Record<AircraftKind, Readonly<Record<Mode, number>>>> = {
+const defaultMaxAirspeedMps: Readonly<Record<AircraftKind, Readonly<Record<Mode, number>>>> = {
   camera: { slow: 8, normal: 12, fast: 16, manual: 20 },
   racing: { slow: 8, normal: 15, fast: 27, manual: 35 },
 };
@@ -147,7 +147,7 @@ const usualMaxAirspeedMps: Readonly<Record<AircraftKind, Readonly<Record<Mode, n
 /** Top airspeed of a flying mode; a hover is held with the authority of the fastest a camera is flown in. */
 export function maxAirspeedMps(aircraft: Aircraft, style: Style): number {
   if (style === 'hover') return Math.max(...hoverModes.map((mode) => maxAirspeedMps(aircraft, mode)));
-  return aircraft.modes?.[style]?.maxAirspeedMps ?? usualMaxAirspeedMps[aircraft.kind][style];
+  return aircraft.modes?.[style]?.maxAirspeedMps ?? defaultMaxAirspeedMps[aircraft.kind][style];
 }
 const hoverModes = ['normal', 'fast'] as const;
 
@@ -172,6 +172,6 @@ export function holdingAirspeedMps(aircraft: Aircraft, style: Style, windMps: nu
 }
 
 /** A spec-sheet value, or the typical one where the pilot left it empty. */
-export function spec(aircraft: Aircraft, field: keyof typeof usualSpec): number {
-  return aircraft[field] ?? usualSpec[field];
+export function spec(aircraft: Aircraft, field: keyof typeof defaultSpec): number {
+  return aircraft[field] ?? defaultSpec[field];
 }

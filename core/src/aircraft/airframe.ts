@@ -75,17 +75,17 @@ export const airframePriors = {
 
 export type AirframeCoefficients = ValuesOf<typeof airframePriors>;
 
-const usualDiscLoadingNpm2 = { camera: 55, racing: 135 } as const;
+const defaultDiscLoadingNpm2 = { camera: 55, racing: 135 } as const;
 
 /** Completes the spec sheet with what must be assumed; what the sheet gives has no spread. */
 export function airframeOf(aircraft: Aircraft, coefficients: AirframeCoefficients): Airframe {
   return {
     massKg: aircraft.takeoffMassKg,
     discAreaM2: discAreaM2(aircraft, coefficients.discLoadingRatio),
-    dragAreaM2: aircraft.dragAreaM2 ?? usualDragAreaM2(aircraft.takeoffMassKg) * coefficients.dragAreaRatio,
+    dragAreaM2: aircraft.dragAreaM2 ?? defaultDragAreaM2(aircraft.takeoffMassKg) * coefficients.dragAreaRatio,
     auxiliaryPowerW:
       aircraft.auxiliaryPowerW ??
-      usualAuxiliaryPowerW(aircraft.takeoffMassKg) * coefficients.auxiliaryPowerRatio,
+      defaultAuxiliaryPowerW(aircraft.takeoffMassKg) * coefficients.auxiliaryPowerRatio,
     profileShareOfHover: coefficients.profileShareOfHover,
     thrustCoefficient: coefficients.thrustCoefficient,
     reversalCostRatio: coefficients.reversalCostRatio,
@@ -102,7 +102,7 @@ export function discAreaM2(aircraft: Aircraft, discLoadingRatio: number): number
   if (aircraft.rotorDiameterM != null) {
     return aircraft.rotorCount * Math.PI * (aircraft.rotorDiameterM / 2) ** 2;
   }
-  return (aircraft.takeoffMassKg * gravityMps2) / (usualDiscLoadingNpm2[aircraft.kind] * discLoadingRatio);
+  return (aircraft.takeoffMassKg * gravityMps2) / (defaultDiscLoadingNpm2[aircraft.kind] * discLoadingRatio);
 }
 
 /** Diameter of one rotor in m, from the sheet or from the disc area. */
@@ -110,10 +110,10 @@ export function rotorDiameterM(aircraft: Aircraft, airframe: Pick<Airframe, 'dis
   return aircraft.rotorDiameterM ?? 2 * Math.sqrt(airframe.discAreaM2 / (aircraft.rotorCount * Math.PI));
 }
 
-export function usualDragAreaM2(massKg: number): number {
+export function defaultDragAreaM2(massKg: number): number {
   return 0.0105 * (massKg / 0.249) ** (2 / 3);
 }
 
-export function usualAuxiliaryPowerW(massKg: number): number {
+export function defaultAuxiliaryPowerW(massKg: number): number {
   return 4 + 6 * (massKg / 0.9);
 }

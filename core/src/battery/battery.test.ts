@@ -6,7 +6,7 @@ import { cellHeatW, cellPriors, cellsOf, cellVoltageV, currentA, loadCurrentA } 
 import { cellChargeOf, gaugeOf } from './gauge';
 import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
 import { resistanceOhm } from './resistance';
-import { chargeAfterStanding } from './standing';
+import { chargeAfterStanding } from './selfDischarge';
 import { packThermals, plateCoolingWpm2K, warmedC } from './thermal';
 import { voltRuleOf } from './voltRule';
 import { healthOf } from './wear';
@@ -116,12 +116,12 @@ test('current at constant power obeys V = OCV − I·R and P/cells = V·I (Plett
 test('more power than the cells can give is no current at all, not NaN: above OCV²/4R a cell (maximum power transfer)', () => {
   const cells = cellsOf(battery, 1, null, usual);
   const ohm = resistanceOhm(cells.resistance, 1, 25);
-  const mostW = (2 * openCircuitV(cells.restVoltagesV, 1) ** 2) / (4 * ohm);
-  expect(loadCurrentA(cells, mostW * 1.001, 1, 25)).toBe(0);
+  const maxW = (2 * openCircuitV(cells.restVoltagesV, 1) ** 2) / (4 * ohm);
+  expect(loadCurrentA(cells, maxW * 1.001, 1, 25)).toBe(0);
   // There the current is OCV/2R.
-  expect(loadCurrentA(cells, mostW * 0.999, 1, 25) / (4.4 / (2 * ohm))).toBeGreaterThan(0.96);
+  expect(loadCurrentA(cells, maxW * 0.999, 1, 25) / (4.4 / (2 * ohm))).toBeGreaterThan(0.96);
   // Long before that the cell falls under 3.0 V, and the aircraft with it.
-  expect(currentA(cells, mostW * 0.999, 1, 25)).toBe(0);
+  expect(currentA(cells, maxW * 0.999, 1, 25)).toBe(0);
   expect(currentA(cells, 200, 1, 25)).toBeGreaterThan(0);
 });
 

@@ -5,7 +5,7 @@ import { gaugePriors } from './gauge';
 import { chemistryOf, openCircuitV, restVoltagesV } from './openCircuit';
 import { packMassKg } from './packMass';
 import { type CellResistance, cellResistance, resistanceOhm, resistancePriors } from './resistance';
-import { standingPriors } from './standing';
+import { standingPriors } from './selfDischarge';
 import { type PackThermals, packThermals, thermalPriors } from './thermal';
 
 export const cellPriors = {

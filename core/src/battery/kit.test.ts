@@ -7,9 +7,9 @@ import { unfitToFly } from './fitToFly';
 import { flyingOrder } from './flyingOrder';
 import { isFlown, packAt } from './keeping';
 import { warmedInPocketC } from './pocketWarmth';
-import { standingPriors, takeoffCharge } from './standing';
+import { standingPriors, takeoffCharge } from './selfDischarge';
 import { storageAdvice, storageInDays } from './storage';
-import { usualHealth } from './wear';
+import { defaultHealth } from './wear';
 
 const usual = nominal(standingPriors);
 const jay: Battery = {
@@ -130,7 +130,7 @@ test('a pack ages from the day it was bought; without one nothing is taken for y
   const threeYearsOn = '2026-03-01T12:00:00Z';
   const old = packAt(jay, { boughtOn: '2023-03-01' }, threeYearsOn, 10);
   expect(old.ageYears).toBeCloseTo(3, 2);
-  expect(usualHealth(old)).toBeLessThan(usualHealth(packAt(jay, {}, threeYearsOn, 10)) - 0.05);
+  expect(defaultHealth(old)).toBeLessThan(defaultHealth(packAt(jay, {}, threeYearsOn, 10)) - 0.05);
 });
 
 test('a plain pack has nothing to shed its charge with, others bring themselves to storage in five days (common practice)', () => {

@@ -1,6 +1,6 @@
 import { type Sentence, sentence } from '../units/sentence';
 import type { Battery } from './battery';
-import { daysToStorageOf, daysUntilStorage, type StandingCoefficients, takeoffCharge } from './standing';
+import { daysToStorageOf, daysUntilStorage, type StandingCoefficients, takeoffCharge } from './selfDischarge';
 
 export interface StorageAdvice
   extends Sentence<'stored' | 'sheds-itself' | 'full-too-long' | 'nearly-empty' | 'ready' | 'part-charged'> {
@@ -10,7 +10,7 @@ export interface StorageAdvice
 
 /** Above it a cell ages by standing full; below the least it may be drained for good. Common practice. */
 const fullCharge = 0.8;
-const leastCharge = 0.2;
+const minCharge = 0.2;
 const storedFrom = 0.4;
 const storedTo = 0.65;
 /** A full pack should not stand longer than this (common practice: a few days). */
@@ -23,7 +23,7 @@ const fullDays = 3;
 export function storageAdvice(pack: Battery, coefficients: StandingCoefficients): StorageAdvice {
   const charge = takeoffCharge(pack, coefficients);
   const untilStorage = daysUntilStorage(charge, daysToStorageOf(pack));
-  if (charge < leastCharge)
+  if (charge < minCharge)
     return act(
       sentence('nearly-empty', 'At {nowCharge}: charge it to about 60 % soon', { nowCharge: charge }),
     );

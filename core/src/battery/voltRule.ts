@@ -17,14 +17,14 @@ const usual: Readonly<Record<Chemistry, VoltRule>> = {
   'lithium-ion': { landCellVoltageV: 3, neverCellVoltageV: 2.8 },
 };
 
-export function usualVoltRule(battery: PackLabel): VoltRule {
+export function defaultVoltRule(battery: PackLabel): VoltRule {
   return usual[chemistryOf(battery)];
 }
 
 export function voltRuleOf(
   battery: PackLabel & Pick<Battery, 'landCellVoltageV' | 'neverCellVoltageV'>,
 ): VoltRule {
-  const { landCellVoltageV, neverCellVoltageV } = usualVoltRule(battery);
+  const { landCellVoltageV, neverCellVoltageV } = defaultVoltRule(battery);
   return {
     landCellVoltageV: battery.landCellVoltageV ?? landCellVoltageV,
     neverCellVoltageV: battery.neverCellVoltageV ?? neverCellVoltageV,

@@ -66,7 +66,7 @@ export const healthPriors = {
   },
 } as const satisfies Record<string, Assumed>;
 
-const leastHealth = 0.4;
+const minHealth = 0.4;
 
 type HealthSigns = PackLabel & Pick<Battery, 'health' | 'cycles' | 'ageYears'>;
 
@@ -78,13 +78,13 @@ const agePower = 0.75;
  * Log-normal about that middle, so many of its deviations above it.
  */
 export function healthOf(battery: HealthSigns, healthDeviations: number): number {
-  const middle = usualHealth(battery);
-  return Math.max(leastHealth, middle * Math.exp(healthSpread(battery) * healthDeviations));
+  const middle = defaultHealth(battery);
+  return Math.max(minHealth, middle * Math.exp(healthSpread(battery) * healthDeviations));
 }
 
 /** The health believed of a pack from its measurement, or from its cycles and its age. */
-export function usualHealth(battery: HealthSigns): number {
-  return battery.health ?? Math.max(leastHealth, 1 - lostByCycles(battery) - lostByAge(battery));
+export function defaultHealth(battery: HealthSigns): number {
+  return battery.health ?? Math.max(minHealth, 1 - lostByCycles(battery) - lostByAge(battery));
 }
 
 function lostByCycles(battery: HealthSigns): number {
@@ -99,7 +99,7 @@ function lostByAge({ ageYears }: HealthSigns): number {
 /** One deviation of ln(health): of the measurement, or of the label, the wear and the age together. */
 export function healthSpread(battery: HealthSigns): number {
   if (battery.health != null) return healthGuesses.measuredHealthRatio.spread;
-  const health = usualHealth(battery);
+  const health = defaultHealth(battery);
   const { wearPerCycle, ageLoss, capacityRatio } = healthGuesses;
   return Math.hypot(
     capacityRatio.spread,

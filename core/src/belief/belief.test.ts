@@ -1,13 +1,13 @@
 import { boxBelief, boxMiddle } from '../../fixtures/beliefs';
 import { nominal } from '../units/assumed';
-import { coefficientsFor, fromTheBox, type Knowledge, noDraws, usualDraws, type World } from './belief';
+import { coefficientsFor, defaultDraws, fromTheBox, type Knowledge, noDraws, type World } from './belief';
 import { beliefFrom } from './beliefFrom';
 import { priorNames, priors } from './priors';
 
 test('from the box: the middle has every constant at its middle, the draws spread as the priors say', () => {
   expect(boxMiddle.middle.coefficients).toEqual(nominal(priors));
   expect(boxMiddle.draws).toEqual([]);
-  expect(beliefFrom(fromTheBox, usualDraws)).toEqual(boxBelief);
+  expect(beliefFrom(fromTheBox, defaultDraws)).toEqual(boxBelief);
   for (const name of priorNames) {
     const deviations = boxBelief.draws.map((draw) => draw.deviations[name] as number);
     expect(meanOf(deviations)).toBeCloseTo(0, 1);

@@ -56,7 +56,7 @@ export interface DrawCount {
  * 512 draws know the planned charge to about half a per cent of the gauge. Of the first 64 seeds, 21 is the one with which they
  * plan 18 example flights most like 16,384 draws do (`npm run seeds`).
  */
-export const usualDraws: DrawCount = { draws: 512, seed: 21 };
+export const defaultDraws: DrawCount = { draws: 512, seed: 21 };
 /** For what asks only for the middle. */
 export const noDraws: DrawCount = { draws: 0, seed: 0 };
 
@@ -80,7 +80,7 @@ export function beliefOf(
   );
   const still = Object.fromEntries(names.map((name) => [name, 0]));
   const world = (deviations: Record<string, number>) =>
-    worldAt({ ...deviations, ...taught(learned, deviations) });
+    worldAt({ ...deviations, ...calibratedValues(learned, deviations) });
   const worlds = normals.map(world);
   return {
     basis,
@@ -100,7 +100,10 @@ function placesOf(draws: readonly World[]): Belief['places'] {
 }
 
 /** The learned unknowns' deviations where the independent normals ξ are given by name. */
-function taught(learned: Learned | null, normals: Readonly<Record<string, number>>): Record<string, number> {
+function calibratedValues(
+  learned: Learned | null,
+  normals: Readonly<Record<string, number>>,
+): Record<string, number> {
   if (!learned) return {};
   const { names, mean, factor } = learned;
   return Object.fromEntries(

@@ -5,7 +5,7 @@ import type { Battery } from '../battery/battery';
 import { type CellState, type Cells, cellsOf } from '../battery/cells';
 import { cellChargeOf, gaugeErrorSpread, trueGauge } from '../battery/gauge';
 import { packMassKg } from '../battery/packMass';
-import { takeoffCharge } from '../battery/standing';
+import { takeoffCharge } from '../battery/selfDischarge';
 import { healthOf } from '../battery/wear';
 import type { AircraftInAir } from '../flight/aircraftInAir';
 import { type HoverTimeFinding, newBattery, type SolvedBox, solveBox } from '../flight/box';
@@ -16,7 +16,7 @@ import { coefficientsFor, type World } from './belief';
 import type { Coefficients } from './priors';
 
 /** Whose flight it is, and in what weather. */
-export interface Flown {
+export interface FlightSetup {
   readonly aircraft: Aircraft;
   readonly battery: Battery;
   /** Which battery of the belief it is; one of which nothing was learned where absent. */
@@ -45,20 +45,24 @@ export interface FlightContext extends SolvedAircraft {
 }
 
 /** The one place where a flight is set up, whatever is then asked of it. */
-export function flightContext(flown: Flown, world: World, fliesFaster = false): Outcome<FlightContext> {
+export function flightContext(flown: FlightSetup, world: World, fliesFaster = false): Outcome<FlightContext> {
   const solved = solvedAircraft(flown, world, fliesFaster);
   return solved.ok ? success(withBattery(solved.value, flown, world)) : solved;
 }
 
 /** Solves the box, and meets the air. Refused where the box cannot be. */
-export function solvedAircraft(flown: Flown, world: World, fliesFaster = false): Outcome<SolvedAircraft> {
+export function solvedAircraft(
+  flown: FlightSetup,
+  world: World,
+  fliesFaster = false,
+): Outcome<SolvedAircraft> {
   const box = solvedBox(flown, world);
   return box.ok ? success(inTheAir(box.value, flown, world, fliesFaster)) : box;
 }
 
 /** What the box implies in one world: the same for all flights with one type of battery, whatever the air and their luck. */
 export function solvedBox(
-  flown: Pick<Flown, 'aircraft' | 'battery'>,
+  flown: Pick<FlightSetup, 'aircraft' | 'battery'>,
   { coefficients }: World,
 ): Outcome<SolvedBox> {
   return solveBox(flown.aircraft, soldWith(flown), coefficients);
@@ -66,7 +70,7 @@ export function solvedBox(
 
 export function inTheAir(
   { powertrain, hoverTimeFinding }: SolvedBox,
-  flown: Omit<Flown, 'batteryId'>,
+  flown: Omit<FlightSetup, 'batteryId'>,
   { coefficients }: World,
   fliesFaster = false,
 ): SolvedAircraft {
@@ -91,7 +95,7 @@ export function inTheAir(
 
 export function withBattery(
   solved: SolvedAircraft,
-  { battery, batteryId }: Pick<Flown, 'battery' | 'batteryId'>,
+  { battery, batteryId }: Pick<FlightSetup, 'battery' | 'batteryId'>,
   world: World,
 ): FlightContext {
   const coefficients = coefficientsFor(world, batteryId ?? null, battery);
@@ -121,17 +125,17 @@ export function withBattery(
 }
 
 /** The new pack the box was measured with: what is solved from the box is alike for all batteries with the same one. */
-export function boxBattery(flown: Pick<Flown, 'aircraft' | 'battery'>): Battery {
+export function boxBattery(flown: Pick<FlightSetup, 'aircraft' | 'battery'>): Battery {
   return newBattery(soldWith(flown));
 }
 
 /** What hangs on it, kg: guards, a filter, a light. The box was measured without. */
-export function accessoriesKg({ aircraft, flight }: Pick<Flown, 'aircraft' | 'flight'>): number {
+export function accessoriesKg({ aircraft, flight }: Pick<FlightSetup, 'aircraft' | 'flight'>): number {
   return (aircraft.addedMassKg ?? 0) + (flight?.addedMassKg ?? 0);
 }
 
 /** What another pack than the box's weighs more, kg; negative where it is lighter. Take-off mass is told with the box's pack. */
-export function otherPackKg({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): number {
+export function otherPackKg({ aircraft, battery }: Pick<FlightSetup, 'aircraft' | 'battery'>): number {
   const sold = soldWith({ aircraft, battery });
   // A pack of the box's capacity is the box's, whatever it weighs: take-off mass was told with it.
   return sold === battery ? 0 : packMassKg(battery) - packMassKg(sold);
@@ -145,7 +149,7 @@ export function ladenBy(solved: SolvedAircraft, addedKg: number): SolvedAircraft
 }
 
 /** The pack of the box's capacity, whatever its age: the box is solved with the cells it had as sold. */
-function soldWith({ aircraft, battery }: Pick<Flown, 'aircraft' | 'battery'>): Battery {
+function soldWith({ aircraft, battery }: Pick<FlightSetup, 'aircraft' | 'battery'>): Battery {
   const ratedCapacityMah = aircraft.advertisedCapacityMah ?? battery.ratedCapacityMah;
   return ratedCapacityMah === battery.ratedCapacityMah
     ? battery

@@ -1,16 +1,16 @@
 import type { Aircraft } from '../aircraft/aircraft';
 import type { UnknownName } from '../belief/belief';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { type NoiseLaw, usualNoise } from './flightNoise';
+import { defaultNoise, type NoiseLaw } from './flightNoise';
 import { type Posterior, posteriorOf } from './posterior';
 import { type CalibrationFlight, readyFlight } from './predicted';
 import {
   about,
+  type FitProgress,
   type FittedFlight,
-  type Found,
   type LinearFlight,
   logTimesOf,
-  type Progress,
+  type PosteriorMode,
   search,
 } from './search';
 import { learnable, type PackAsKept, unknownsOf } from './unknowns';
@@ -23,8 +23,8 @@ export interface CalibrationRequest {
 }
 
 /** Why the model cannot say anything of a flight. */
-export const leftAside = ['no-reading', 'cannot-be-flown', 'cannot-be-read'] as const;
-export type LeftAside = (typeof leftAside)[number];
+export const rejectionReasons = ['no-reading', 'cannot-be-flown', 'cannot-be-read'] as const;
+export type LeftAside = (typeof rejectionReasons)[number];
 
 /** A flight as the fit has it and as the box alone has it. */
 export interface KnownFlight {
@@ -36,7 +36,7 @@ export interface KnownFlight {
 
 export interface Calibrated {
   readonly names: readonly UnknownName[];
-  readonly found: Found;
+  readonly found: PosteriorMode;
   readonly posterior: Posterior;
   readonly flights: readonly KnownFlight[];
   readonly aside: readonly { readonly id: string; readonly why: LeftAside }[];
@@ -49,8 +49,8 @@ export interface Calibrated {
  */
 export function calibrated(
   { aircraft, batteries, flights }: CalibrationRequest,
-  noiseOf: NoiseLaw = usualNoise,
-  progress?: Progress,
+  noiseOf: NoiseLaw = defaultNoise,
+  progress?: FitProgress,
 ): Outcome<Calibrated> {
   const flownIds = batteries.map(({ id }) => id).filter((id) => flights.some((one) => one.batteryId === id));
   const names = unknownsOf(flownIds);

@@ -9,13 +9,13 @@ import { beliefFrom } from '../belief/beliefFrom';
 import { estimate, estimateWithLedger } from '../estimate/estimate';
 import { estimateInFull } from '../estimate/full';
 import { median } from '../statistics/quantile';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { checkedKnowledge } from './checkedKnowledge';
 import { type Fit, type FitRequest, fitOf } from './fit';
 import type { FlightNoise } from './flightNoise';
-import { heardOf, saidWith, weightOf } from './heard';
-import { marksOf, mostMarks } from './marks';
-import { foretold, learnedFrom, posteriorOf, without } from './posterior';
+import { flightStatisticsOf, informationAt, studentWeight } from './flightStatistics';
+import { fitMarksOf, maxMarks } from './marks';
+import { learnedFrom, posteriorOf, predictedTimes, without } from './posterior';
 import type { FittedFlight, LinearFlight } from './search';
 import { learnable } from './unknowns';
 
@@ -23,7 +23,7 @@ const styles = ['hover', 'slow', 'normal', 'fast'] as const;
 
 function fitted(request: FitRequest): Fit {
   const fit = fitOf(request);
-  if (!fit.ok) throw new Error(toldInSi(fit.refusal));
+  if (!fit.ok) throw new Error(writeInSi(fit.refusal));
   return fit.value;
 }
 
@@ -69,14 +69,14 @@ describe('timed flights of common practice, after one other of the same aircraft
 describe('a linear Gaussian toy, by hand', () => {
   const toy = (residual: number, variance: number): LinearFlight => {
     const noise: FlightNoise = { effects: [[]], rest: [[variance]] };
-    const heard = heardOf([[1]], [residual], noise);
+    const heard = flightStatisticsOf([[1]], [residual], noise);
     return {
       flight: {} as FittedFlight,
       residuals: [residual],
       slopes: [[1]],
       noise,
-      heard,
-      said: saidWith(heard, 1),
+      flightStatistics: heard,
+      information: informationAt(heard, 1),
     };
   };
   // Two readings of 1.5 and 0.5 with variances 0.5 and 0.25: precision 1 + 2 + 4 = 7, mean (2·1.5 + 4·0.5)/7 = 5/7.
@@ -91,7 +91,7 @@ describe('a linear Gaussian toy, by hand', () => {
     const unseen = without(flights[0] as LinearFlight, mode, flights);
     expect(unseen.mean[0]).toBeCloseTo(2 / 5, 12);
     expect(unseen.covariance.get(0, 0)).toBeCloseTo(1 / 5, 12);
-    const { missLn, spreadLn } = foretold(flights[0] as LinearFlight, mode, unseen);
+    const { missLn, spreadLn } = predictedTimes(flights[0] as LinearFlight, mode, unseen);
     expect(missLn).toBeCloseTo(1.1, 12);
     expect(spreadLn).toBeCloseTo(Math.sqrt(0.7), 12);
   });
@@ -104,28 +104,28 @@ describe('a linear Gaussian toy, by hand', () => {
         [0, 0.01],
       ],
     };
-    const heard = heardOf([[1], [1]], [0.3, 0.3], noise);
-    const { curvature, pull } = saidWith(heard, 1);
+    const heard = flightStatisticsOf([[1], [1]], [0.3, 0.3], noise);
+    const { curvature, pull } = informationAt(heard, 1);
     expect(curvature.get(0, 0)).toBeCloseTo(1 / 1.005, 12);
     expect(pull.get(0, 0)).toBeCloseTo(0.3 / 1.005, 12);
     // Student with four freedoms about u = 6·1/1.005: (4 + k)/(4 + u²), k = 1/1.005.
-    const far = heardOf([[1], [1]], [6, 6], noise);
-    const weight = weightOf(far, saidWith(far, 1), null);
+    const far = flightStatisticsOf([[1], [1]], [6, 6], noise);
+    const weight = studentWeight(far, informationAt(far, 1), null);
     expect(weight).toBeCloseTo((4 + 1 / 1.005) / (4 + (6 / 1.005) ** 2), 12);
-    expect(weightOf(heard, saidWith(heard, 1), null)).toBe(1);
+    expect(studentWeight(heard, informationAt(heard, 1), null)).toBe(1);
   });
 
   test('left out, the others are weighed anew: a wrong one among them that was believed pulls no more', () => {
     const flightAt = (residual: number): LinearFlight => {
       const noise: FlightNoise = { effects: [[0.3]], rest: [[0.01]] };
-      const heard = heardOf([[1]], [residual], noise);
+      const heard = flightStatisticsOf([[1]], [residual], noise);
       return {
         flight: {} as FittedFlight,
         residuals: [residual],
         slopes: [[1]],
         noise,
-        heard,
-        said: saidWith(heard, 1),
+        flightStatistics: heard,
+        information: informationAt(heard, 1),
       };
     };
     const [clean, like, wrong] = [flightAt(0), flightAt(0), flightAt(6)] as const;
@@ -157,7 +157,7 @@ describe('a linear Gaussian toy, by hand', () => {
 describe('the marks of a flight', () => {
   const end = { timeS: 1200, charge: 0.2 };
   test('a gauge that stands counts once, readings at the start and before it not at all, and motors out last', () => {
-    const marks = marksOf({
+    const marks = fitMarksOf({
       startCharge: 0.98,
       checkpoints: [
         { timeS: 3, charge: 0.98 },
@@ -186,9 +186,9 @@ describe('the marks of a flight', () => {
       timeS: 12 * (i + 1),
       charge: 0.975 - 0.01 * i,
     }));
-    const marks = marksOf({ startCharge: 0.98, checkpoints, end });
-    expect(marks.length).toBeLessThanOrEqual(mostMarks);
-    expect(marks.length).toBeGreaterThan(mostMarks - 3);
+    const marks = fitMarksOf({ startCharge: 0.98, checkpoints, end });
+    expect(marks.length).toBeLessThanOrEqual(maxMarks);
+    expect(marks.length).toBeGreaterThan(maxMarks - 3);
     expect(marks[marks.length - 1]).toEqual(end);
     const steps = marks.slice(1).map(({ charge }, i) => (marks[i]?.charge as number) - (charge as number));
     expect(Math.max(...steps)).toBeLessThan(0.06);
@@ -291,7 +291,7 @@ describe('what is learnt', () => {
 describe('a fit that is used', () => {
   const fit = fitted(synthetic(flown(41, 9)));
   const known = checkedKnowledge({ ...fit, id: 'fit-1' });
-  if (!known.ok) throw new Error(toldInSi(known.refusal));
+  if (!known.ok) throw new Error(writeInSi(known.refusal));
   const belief = beliefFrom(known.value, { draws: 256, seed: 3 });
   const asked = { ...jayThatComesHome, batteryId: 'pack-1' };
 
@@ -323,7 +323,7 @@ describe('a fit that is used', () => {
     );
     const [mine, boxed] = [thirsty, boxMiddle].map((held) => {
       const answer = estimateWithLedger(jayThatComesHome, held);
-      if (!answer.ok) throw new Error(toldInSi(answer.refusal));
+      if (!answer.ok) throw new Error(writeInSi(answer.refusal));
       return new Map(answer.value.ledger.map(({ cause, seconds }) => [cause, seconds]));
     }) as [Map<string, number>, Map<string, number>];
     // Seven per cent of the time in the air down to 0 %, some 22 to 31 minutes.
@@ -449,14 +449,14 @@ test('a reading that cannot be sets its flight aside, which is told, and the oth
   };
   expect([asideAt(2), asideAt(9), asideAt(1 / 9)]).toEqual([null, 'cannot-be-read', 'cannot-be-read']);
   const alone = fitOf({ ...request, flights: [slip] });
-  expect(alone.ok ? '' : toldInSi(alone.refusal)).toContain('a reading that cannot be');
+  expect(alone.ok ? '' : writeInSi(alone.refusal)).toContain('a reading that cannot be');
   const gale = { ...first.conditions, wind: { ...first.conditions.wind, speedMps: 30 } };
   const mix = [{ style: 'slow' as const, share: 1 }];
   const unflown = fitOf({
     ...request,
     flights: [{ ...first, conditions: gale, flight: { heightM: 60, mix } }],
   });
-  expect(unflown.ok ? '' : toldInSi(unflown.refusal)).toContain('cannot fly any');
+  expect(unflown.ok ? '' : writeInSi(unflown.refusal)).toContain('cannot fly any');
 });
 
 test('a fit that names what every object has is refused, like any other that names what this model does not know', () => {

@@ -8,8 +8,8 @@ import { learnedFrom } from './posterior';
 /** What is not symmetric to this is no covariance. */
 const symmetricWithin = 1e-9;
 /** Flights never make a prior wider, and no aircraft lies so many deviations away from it. */
-const mostVariance = 1.0001;
-const mostDeviations = 20;
+const maxVariance = 1.0001;
+const maxDeviations = 20;
 
 /**
  * The belief's part of a fit that was sent: drawn by its covariance, whatever else it says. Refused where its numbers do not go
@@ -34,8 +34,8 @@ export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: Ta
         row.every((value, k) => Math.abs(value - (covariance[k]?.[i] ?? Number.NaN)) <= symmetricWithin),
     );
   const isSane =
-    mean.every((value) => Math.abs(value) <= mostDeviations) &&
-    covariance.every((row, i) => (row[i] as number) <= mostVariance);
+    mean.every((value) => Math.abs(value) <= maxDeviations) &&
+    covariance.every((row, i) => (row[i] as number) <= maxVariance);
   const learned = isWhole && isSane ? learnedFrom(names, mean, covariance) : null;
   if (!learned) {
     return refuse(

@@ -7,21 +7,21 @@ import { type Assumed, drawn } from '../units/assumed';
 import { type Outcome, success } from '../units/outcome';
 import { type Calibrated, type CalibrationRequest, calibrated, type LeftAside } from './calibrate';
 import { checkedKnowledge } from './checkedKnowledge';
-import { type Flag, findingsOf, flagOf, type Told } from './flags';
-import { type NoiseLaw, usualNoise } from './flightNoise';
+import { type Finding, type Flag, findingsOf, flagOf } from './flags';
+import { defaultNoise, type NoiseLaw } from './flightNoise';
 import type { FitPosterior } from './knowledge';
 import { modelVersion } from './modelVersion';
 import { type NextTest, nextTests, type PlannedFlight } from './nextTests';
 import {
-  foretold,
   learnedFrom,
   type Posterior,
   posteriorOf,
+  predictedTimes,
   sumsOf,
   varianceAlong,
   without,
 } from './posterior';
-import type { LinearFlight, Progress } from './search';
+import type { FitProgress, LinearFlight } from './search';
 import { type Learnable, learnable, lnHealth, type PackAsKept } from './unknowns';
 
 /**
@@ -108,7 +108,7 @@ export interface Fit {
   readonly leaveOneOut: LeaveOneOut | null;
   readonly nextTests: readonly NextTest[];
   /** What is to be said of the flights as a whole. */
-  readonly findings: readonly Told[];
+  readonly findings: readonly Finding[];
 }
 
 export interface FitRequest extends CalibrationRequest {
@@ -124,8 +124,8 @@ export interface FitRequest extends CalibrationRequest {
  */
 export function fitOf(
   request: FitRequest,
-  progress?: Progress,
-  noiseOf: NoiseLaw = usualNoise,
+  progress?: FitProgress,
+  noiseOf: NoiseLaw = defaultNoise,
 ): Outcome<Fit> {
   const outcome = calibrated(request, noiseOf, progress);
   if (!outcome.ok) return outcome;
@@ -261,7 +261,7 @@ function told(
   posterior: Posterior,
   flownS: number,
 ): ForetoldFlight {
-  const { missLn, spreadLn } = foretold(linear, mode, posterior);
+  const { missLn, spreadLn } = predictedTimes(linear, mode, posterior);
   const estimatedS = flownS * Math.exp(-missLn);
   return {
     estimatedS,

@@ -2,7 +2,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { inSi, type Sentence, sentence } from '../units/sentence';
 import type { TaughtFlight } from './fit';
 import { covarianceOf } from './flightNoise';
-import { foretold, type Posterior } from './posterior';
+import { type Posterior, predictedTimes } from './posterior';
 import type { LinearFlight } from './search';
 
 /** Beyond so many deviations a flight is one to look at. */
@@ -12,7 +12,7 @@ export const flagCodes = ['times-shifted', 'one-reading', 'power-unlike', 'unlik
 export type FlagCode = (typeof flagCodes)[number];
 
 /** Why a flight is one to look at, and what to check: as a sentence for the reader's units, and in SI. */
-export interface Flag extends Told<FlagCode> {
+export interface Flag extends Finding<FlagCode> {
   /** How many deviations it lies from what the others foretell; above zero where it lasted longer. */
   readonly deviations: number;
 }
@@ -26,7 +26,7 @@ const clearlyBetter = 4;
  * along (mode, wind, what hung on it). Where no shape stands out, all of it is to be checked.
  */
 export function flagOf(linear: LinearFlight, mode: readonly number[], unseen: Posterior): Flag | null {
-  const { missLn, spreadLn } = foretold(linear, mode, unseen);
+  const { missLn, spreadLn } = predictedTimes(linear, mode, unseen);
   const deviations = missLn / spreadLn;
   const readings = worstReading(linear, mode, unseen);
   if (Math.abs(deviations) < flagBeyond && !(readings && readings.gain > flagBeyond ** 2 + clearlyBetter))
@@ -36,7 +36,7 @@ export function flagOf(linear: LinearFlight, mode: readonly number[], unseen: Po
 }
 
 /** What is told with a fit: kept and sent as it is, so with its words too. */
-export type Told<Code extends string = string> = Sentence<Code> & { readonly message: string };
+export type Finding<Code extends string = string> = Sentence<Code> & { readonly message: string };
 
 interface Shape {
   readonly code: 'times-shifted' | 'one-reading' | 'power-unlike';
@@ -88,7 +88,7 @@ function explainer({ residuals, slopes, noise }: LinearFlight, mode: readonly nu
   };
 }
 
-function reasonFor(lasted: number, [best, next]: readonly Shape[]): Told<FlagCode> {
+function reasonFor(lasted: number, [best, next]: readonly Shape[]): Finding<FlagCode> {
   const values = { offFraction: Math.abs(lasted), than: lasted > 0 ? 'longer' : 'shorter' };
   const isClear = best && (!next || best.gain > next.gain + clearlyBetter);
   if (isClear) return inSi(named(best, values));
@@ -130,7 +130,7 @@ function named(
 const fewFlights = 3;
 
 /** What is to be said of the flights as a whole, in words. */
-export function findingsOf(flights: readonly TaughtFlight[], settled: boolean): Told[] {
+export function findingsOf(flights: readonly TaughtFlight[], settled: boolean): Finding[] {
   const counted = flights.filter(({ counts }) => counts);
   const foretold = counted.flatMap(({ leftOut }) => (leftOut ? [leftOut] : []));
   const outside = foretold.filter(({ insideBand }) => !insideBand).length;

@@ -34,7 +34,7 @@ export type NoiseLaw = (
  * flight never count as twenty flights. Beside them rounding, mark by mark, and a bend of the gauge that near marks share:
  * 1.5 %² · exp(−|Δg|/0.3).
  */
-export const usualNoise: NoiseLaw = (ready, box, world, middle) => {
+export const defaultNoise: NoiseLaw = (ready, box, world, middle) => {
   const moved = (to: World, off: StartOff = {}, flight = ready) => {
     const times = logTimes(flight, box, to, off);
     return middle.map((before, i) => (times.ok ? (times.value[i] as number) - before : 0));

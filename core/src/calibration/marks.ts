@@ -21,16 +21,16 @@ export interface Mark {
 }
 
 /** More teach nothing: their errors are the flight's own, and common to all of them. */
-export const mostMarks = 20;
+export const maxMarks = 20;
 /** A gauge shows whole per cent: what lies less below the start says nothing of time. */
-const leastSpent = 0.005;
+const minSpent = 0.005;
 
 /**
  * The marks of a flight in order of time. Of a gauge that shows the same twice the first counts, so that nothing is read of a
  * gauge that stands at zero. Of many, those that lie most evenly over the charge are kept, and always the last, 0 % and the
  * end of the motors.
  */
-export function marksOf(flight: {
+export function fitMarksOf(flight: {
   readonly startCharge: number;
   readonly checkpoints: readonly CalibrationReading[];
   readonly events?: readonly CalibrationEvent[] | null;
@@ -42,14 +42,14 @@ export function marksOf(flight: {
   );
   read.sort((a, b) => a.timeS - b.timeS);
   const marks: { timeS: number; charge: number }[] = [];
-  let least = flight.startCharge - leastSpent;
+  let least = flight.startCharge - minSpent;
   for (const one of read) {
     if (one.charge > least) continue;
     marks.push(one);
-    least = one.charge - leastSpent / 2;
+    least = one.charge - minSpent / 2;
   }
   const motors = events.find(({ kind }) => kind === 'motors-out');
-  const kept = thinned(marks, motors ? mostMarks - 1 : mostMarks);
+  const kept = thinned(marks, motors ? maxMarks - 1 : maxMarks);
   return motors ? [...kept, { timeS: motors.timeS, charge: null }] : kept;
 }
 

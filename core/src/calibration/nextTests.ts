@@ -8,7 +8,7 @@ import { confidenceOf } from '../reserve/policy';
 import { normalQuantile } from '../statistics/normalQuantile';
 import { patternMix, type TestPattern } from '../testFlights/testFlight';
 import type { CalibrationRequest } from './calibrate';
-import { covarianceOf, usualNoise } from './flightNoise';
+import { covarianceOf, defaultNoise } from './flightNoise';
 import type { FitPosterior } from './knowledge';
 import { type Posterior, varianceAlong } from './posterior';
 import { Boxes, type CalibrationFlight, logTimes, type ReadyFlight, readyFlight } from './predicted';
@@ -42,11 +42,11 @@ export interface NextTest {
 
 const difference = 0.1;
 /** A usual test: five readings down to 25 %. */
-const usualMarks = [0.8, 0.6, 0.4, 0.3, 0.25];
+const defaultMarks = [0.8, 0.6, 0.4, 0.3, 0.25];
 const marksToZero = [0.8, 0.6, 0.4, 0.2, 0.1, 0];
 const tiedWithinS = 3;
 const tiedWithinFraction = 0.15;
-export const mostTestsTold = 6;
+export const maxTestsTold = 6;
 /** A pack colder than this teaches cold. */
 const coldC = 10;
 
@@ -95,7 +95,7 @@ export function nextTests(
     }))
     .filter(({ gainsS }) => gainsS >= 1)
     .sort((a, b) => b.gainsS - a.gainsS)
-    .slice(0, mostTestsTold);
+    .slice(0, maxTestsTold);
   const most = found[0]?.gainsS ?? 0;
   const tied = (gainsS: number) => most - gainsS <= Math.max(tiedWithinS, tiedWithinFraction * most);
   return found.map((one) => ({ ...one, tied: tied(one.gainsS) }));
@@ -169,7 +169,7 @@ function candidatesFor(
   const testable = batteries.filter(({ id }) => testableIds?.includes(id) ?? true);
   return testable.flatMap((pack) =>
     candidates.map(({ pattern, style, twist }) => {
-      const marks = twist === 'to-zero' ? marksToZero : usualMarks;
+      const marks = twist === 'to-zero' ? marksToZero : defaultMarks;
       const flight: CalibrationFlight = {
         id: 'candidate',
         batteryId: pack.id,
@@ -254,7 +254,7 @@ function toldBy(
   return {
     ofAircraft: nudged.map((boxes) => movedBy(boxes, packDeviations)),
     ofPack: movedBy(here, packDeviations + difference),
-    own: covarianceOf(usualNoise(ready, here.of(ready), world, middle.value)),
+    own: covarianceOf(defaultNoise(ready, here.of(ready), world, middle.value)),
   };
 }
 

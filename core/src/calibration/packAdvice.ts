@@ -2,7 +2,7 @@ import { type Sentence, sentence } from '../units/sentence';
 import type { LearntPack } from './fit';
 
 /** A pack must give so much less than the others, beyond its own spread, before it is told apart (assumed). */
-const leastLess = 0.03;
+const minLess = 0.03;
 
 export type PackAdvice = Sentence<'gives-less' | 'as-the-others'>;
 
@@ -10,7 +10,7 @@ export type PackAdvice = Sentence<'gives-less' | 'as-the-others'>;
 export function packAdvice({ againstOthers }: Pick<LearntPack, 'againstOthers'>): PackAdvice | null {
   if (!againstOthers) return null;
   const { value, spread } = againstOthers;
-  if (value + spread < -leastLess) {
+  if (value + spread < -minLess) {
     return sentence(
       'gives-less',
       'Gives {lessFraction} less than the others, ±{spreadCount}: keep it for short shots',

@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { Learned, UnknownName } from '../belief/belief';
 import { covarianceOf, whitener } from './flightNoise';
-import { type Said, saidWith, weightOf } from './heard';
+import { type FlightInformation, informationAt, studentWeight } from './flightStatistics';
 import type { LinearFlight } from './search';
 
 /** What is known of the unknowns after some flights: normal, about the likeliest (Laplace). Deviations of the priors. */
@@ -13,12 +13,12 @@ export interface Posterior {
 /** The posterior at the mode of a search, from all its flights. */
 export function posteriorOf(mode: readonly number[], flights: readonly LinearFlight[]): Posterior {
   const information = Matrix.eye(mode.length);
-  for (const one of flights) information.add(one.said.curvature);
+  for (const one of flights) information.add(one.information.curvature);
   return { mean: mode, covariance: inverseOf(information) };
 }
 
 /** How often the weights of the others are renewed at most when one flight is left out, and when they have settled. */
-const mostRenewals = 4;
+const maxRenewals = 4;
 const settledWithin = 0.01;
 
 /**
@@ -33,29 +33,31 @@ export function without(
 ): Posterior {
   const others = flights.filter((one) => one !== left);
   const prior = Matrix.columnVector(mode as number[]);
-  let said = others.map((one) => one.said);
+  let informations = others.map((one) => one.information);
   // One flight is taken from the sum of all, rather than all others added up for each: of two hundred there are many.
   const isIn = others.length < flights.length;
-  let information = isIn ? Matrix.sub(all.information, left.said.curvature) : all.information;
-  let pull = isIn ? Matrix.sub(all.pull, left.said.pull) : all.pull;
+  let information = isIn ? Matrix.sub(all.information, left.information.curvature) : all.information;
+  let pull = isIn ? Matrix.sub(all.pull, left.information.pull) : all.pull;
   for (let renewal = 0; ; renewal++) {
     const covariance = inverseOf(information);
     const moved = covariance.mmul(pull);
-    const weights = others.map(({ heard }, i) => weightOf(heard, said[i] as Said, moved));
-    const changed = said.flatMap(({ weight }, i) =>
+    const weights = others.map(({ flightStatistics }, i) =>
+      studentWeight(flightStatistics, informations[i] as FlightInformation, moved),
+    );
+    const changed = informations.flatMap(({ weight }, i) =>
       Math.abs(weight - (weights[i] as number)) < settledWithin ? [] : [i],
     );
-    if (changed.length === 0 || renewal === mostRenewals)
+    if (changed.length === 0 || renewal === maxRenewals)
       return { mean: Matrix.add(prior, moved).to1DArray(), covariance };
-    said = [...said];
+    informations = [...informations];
     for (const i of changed) {
       const [before, after] = [
-        said[i] as Said,
-        saidWith((others[i] as LinearFlight).heard, weights[i] as number),
+        informations[i] as FlightInformation,
+        informationAt((others[i] as LinearFlight).flightStatistics, weights[i] as number),
       ];
       information = Matrix.sub(information, before.curvature).add(after.curvature);
       pull = Matrix.sub(pull, before.pull).add(after.pull);
-      said[i] = after;
+      informations[i] = after;
     }
   }
 }
@@ -69,15 +71,15 @@ export interface Sums {
 export function sumsOf(mode: readonly number[], flights: readonly LinearFlight[]): Sums {
   const information = Matrix.eye(mode.length);
   const pull = Matrix.columnVector(mode as number[]).mul(-1);
-  for (const { said } of flights) {
-    information.add(said.curvature);
-    pull.add(said.pull);
+  for (const one of flights) {
+    information.add(one.information.curvature);
+    pull.add(one.information.pull);
   }
   return { information, pull };
 }
 
 /** A flight seen from a posterior that does not know it: how far off its last mark is, and how far it may be. */
-export function foretold(
+export function predictedTimes(
   { residuals, slopes, noise }: LinearFlight,
   mode: readonly number[],
   { mean, covariance }: Posterior,

@@ -10,7 +10,7 @@ import { endOf } from '../flight/drain';
 import { flyRounds } from '../flight/legs';
 import { smoothTimesAt } from '../flight/smoothTimes';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { type CalibrationEvent, type CalibrationReading, type Mark, marksOf } from './marks';
+import { type CalibrationEvent, type CalibrationReading, fitMarksOf, type Mark } from './marks';
 import type { PackAsKept } from './unknowns';
 
 /** A flight to learn from, as it was flown and read. */
@@ -60,7 +60,7 @@ export function readyFlight(
   return {
     id: flown.id,
     request,
-    marks: marksOf(flown),
+    marks: fitMarksOf(flown),
     isStartNoted: flown.startTemperatureC != null,
     boxKey: JSON.stringify(boxBattery(request)),
   };

@@ -2,7 +2,13 @@ import { Matrix } from 'ml-matrix';
 import { gaussNewton } from '../statistics/gaussNewton';
 import { type Outcome, success } from '../units/outcome';
 import { covarianceOf, type FlightNoise, type NoiseLaw, type Whitener, whitener } from './flightNoise';
-import { type Heard, heardOf, type Said, saidWith, weightOf } from './heard';
+import {
+  type FlightInformation,
+  type FlightStatistics,
+  flightStatisticsOf,
+  informationAt,
+  studentWeight,
+} from './flightStatistics';
 import { Boxes, logTimes, type ReadyFlight } from './predicted';
 import { aircraftWorld, flightWorld, learnable } from './unknowns';
 
@@ -19,12 +25,12 @@ export interface LinearFlight {
   /** Of ln(reckoned), by mark, then by unknown. */
   readonly slopes: readonly (readonly number[])[];
   readonly noise: FlightNoise;
-  readonly heard: Heard;
+  readonly flightStatistics: FlightStatistics;
   /** What it says at the weight of its own effects: 1, or less where they are larger than chance makes them. */
-  readonly said: Said;
+  readonly information: FlightInformation;
 }
 
-export interface Found {
+export interface PosteriorMode {
   /** The likeliest deviations. */
   readonly mode: readonly number[];
   /** The flights about the mode, and as the box alone has them; in the order in which they came. */
@@ -36,13 +42,13 @@ export interface Found {
 }
 
 /** Told while it searches, 0–1; what it throws ends the search. */
-export type Progress = (share: number) => void;
+export type FitProgress = (share: number) => void;
 
 const difference = 0.1;
 const stopBelow = 0.02;
 /** The covariance of each flight is reckoned so often, and then held, so that the search has one aim. */
 const refreshes = 3;
-const mostRounds = 15;
+const maxRounds = 15;
 
 /**
  * The likeliest unknowns given some flights: damped Gauss–Newton on whitened residuals with the prior ½|z|²,
@@ -52,8 +58,8 @@ export function search(
   flights: readonly FittedFlight[],
   unknowns: number,
   noiseOf: NoiseLaw,
-  progress: Progress = () => {},
-): Outcome<Found> {
+  progress: FitProgress = () => {},
+): Outcome<PosteriorMode> {
   const first = about(
     flights,
     Array.from({ length: unknowns }, () => 0),
@@ -63,7 +69,7 @@ export function search(
   let here = first.value;
   let round = 0;
   let fell = Number.POSITIVE_INFINITY;
-  while (round < mostRounds && (round < refreshes || fell >= stopBelow)) {
+  while (round < maxRounds && (round < refreshes || fell >= stopBelow)) {
     if (round > 0 && round < refreshes) here = { ...here, flights: noisedAnew(here, noiseOf) };
     const stepped = step({ ...here, flights: here.flights.map(weighted) });
     fell = stepped.fell;
@@ -110,7 +116,9 @@ export function about(
 /** One step of Gauss–Newton, with the weights and covariances held; and how much the cost fell. */
 function step(point: Point): { readonly point: Point; readonly fell: number } {
   const flights = point.flights.map(({ flight }) => flight);
-  const whiten = point.flights.map(({ noise, said }) => whitener(covarianceOf(noise, said.weight)));
+  const whiten = point.flights.map(({ noise, information }) =>
+    whitener(covarianceOf(noise, information.weight)),
+  );
   let last = { z: point.z, times: [] as readonly (readonly number[])[] };
   const settled = gaussNewton(
     {
@@ -141,13 +149,19 @@ function step(point: Point): { readonly point: Point; readonly fell: number } {
     last.z,
     last.times,
     point.flights.map(({ noise }) => noise),
-    point.flights.map(({ said }) => said.weight),
+    point.flights.map(({ information }) => information.weight),
   );
   return { point: { z: last.z, flights: there }, fell: settled.fell };
 }
 
 function weighted(one: LinearFlight): LinearFlight {
-  return { ...one, said: saidWith(one.heard, weightOf(one.heard, one.said, null)) };
+  return {
+    ...one,
+    information: informationAt(
+      one.flightStatistics,
+      studentWeight(one.flightStatistics, one.information, null),
+    ),
+  };
 }
 
 function noisedAnew({ z, flights }: Point, noiseOf: NoiseLaw): LinearFlight[] {
@@ -162,8 +176,13 @@ function noisedAnew({ z, flights }: Point, noiseOf: NoiseLaw): LinearFlight[] {
   );
   return flights.map((one, i) => {
     const noise = noises[i] as FlightNoise;
-    const heard = heardOf(one.slopes, one.residuals, noise);
-    return { ...one, noise, heard, said: saidWith(heard, one.said.weight) };
+    const flightStatistics = flightStatisticsOf(one.slopes, one.residuals, noise);
+    return {
+      ...one,
+      noise,
+      flightStatistics,
+      information: informationAt(flightStatistics, one.information.weight),
+    };
   });
 }
 
@@ -192,9 +211,9 @@ function linearAt(
   return flights.map((flight, i) => {
     const residuals = missed(flight, times[i] as readonly number[]);
     const noise = noises[i] as FlightNoise;
-    const heard = heardOf(slopes[i] as number[][], residuals, noise);
-    const said = saidWith(heard, weights[i] as number);
-    return { flight, residuals, slopes: slopes[i] as number[][], noise, heard, said };
+    const flightStatistics = flightStatisticsOf(slopes[i] as number[][], residuals, noise);
+    const information = informationAt(flightStatistics, weights[i] as number);
+    return { flight, residuals, slopes: slopes[i] as number[][], noise, flightStatistics, information };
   });
 }
 

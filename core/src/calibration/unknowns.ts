@@ -1,5 +1,5 @@
 import type { Battery } from '../battery/battery';
-import { healthSpread, usualHealth } from '../battery/wear';
+import { defaultHealth, healthSpread } from '../battery/wear';
 import { healthOfPack, type UnknownName, type World, worldAt, worldMoved } from '../belief/belief';
 import { type PriorName, priorNames, priors } from '../belief/priors';
 import type { Assumed } from '../units/assumed';
@@ -68,5 +68,5 @@ export function flightWorld(
 
 /** ln(health) of a pack some deviations above its middle, and one of them. */
 export function lnHealth(pack: PackAsKept) {
-  return { middle: Math.log(usualHealth(pack)), spread: healthSpread(pack) };
+  return { middle: Math.log(defaultHealth(pack)), spread: healthSpread(pack) };
 }

@@ -1,5 +1,5 @@
 import { warmedInPocketC } from '../battery/pocketWarmth';
-import { chargedFull } from '../battery/standing';
+import { chargedFull } from '../battery/selfDischarge';
 import type { Belief } from '../belief/belief';
 import { type Sentence, sentence } from '../units/sentence';
 import { type Band, bandsOf } from './band';
@@ -14,7 +14,7 @@ export interface Advice extends Sentence<BatteryCautionCode> {
 
 const pocketMin = 10;
 /** Less than this is not worth a pilot's while. */
-const leastGainS = 10;
+const minGainS = 10;
 
 /** What the draws say of one battery's flight, and what to do about the battery. */
 export interface BandAndAdvice {
@@ -41,9 +41,7 @@ export function bandsWithAdvice(
     const advice = (found[i] ?? []).map(({ caution, remedy }) => {
       const better = remedy && bandOfRemedy.get(remedy.request);
       const gainS = better ? better.usableS.planned - band.usableS.planned : 0;
-      return remedy && gainS >= leastGainS
-        ? { ...remedy.words(caution, gainS), gainS }
-        : withoutGain(caution);
+      return remedy && gainS >= minGainS ? { ...remedy.words(caution, gainS), gainS } : withoutGain(caution);
     });
     return { band, advice };
   });
@@ -56,7 +54,7 @@ function cautionsWithRemedies(request: EstimateRequest, belief: Belief) {
 }
 
 /** The same cautions while the gains are being reckoned. */
-export function adviceMeanwhile(now: Pick<Estimate, 'cautions'>): Advice[] {
+export function provisionalAdvice(now: Pick<Estimate, 'cautions'>): Advice[] {
   return now.cautions.filter(isOfBattery).map(withoutGain);
 }
 

@@ -4,7 +4,7 @@ import { momentAtCharge, momentAtTime } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { isTestOnly } from '../reserve/policy';
 import { type Outcome, success } from '../units/outcome';
-import type { Planned } from './band';
+import type { PlannedFigures } from './band';
 import { type Caution, ownReturnCaution } from './cautions';
 import { eventOf, type FlightEvent, inOrder, passedEvents } from './events';
 import type { EstimateRequest } from './request';
@@ -25,7 +25,7 @@ export interface FlightAsPlanned {
 export function asPlanned(
   request: EstimateRequest,
   belief: Pick<Belief, 'middle'>,
-  planned: Planned,
+  planned: PlannedFigures,
 ): Outcome<FlightAsPlanned> {
   const simulated = simulate(request, belief.middle);
   if (!simulated.ok) return simulated;

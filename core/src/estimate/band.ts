@@ -9,13 +9,16 @@ import type { EstimateRequest } from './request';
 import { type Sensitivity, sensitivityOf } from './sensitivity';
 
 /** What to act on: the minute to plan on, and the gauge to turn back at; null where the flight is not to be planned. */
-export interface Planned {
+export interface PlannedFigures {
   readonly usableS: number;
   readonly turnBackCharge: number | null;
 }
 
 /** What a band says to act on. */
-export function plannedIn({ usableS, turnBackCharge }: Pick<Band, 'usableS' | 'turnBackCharge'>): Planned {
+export function plannedIn({
+  usableS,
+  turnBackCharge,
+}: Pick<Band, 'usableS' | 'turnBackCharge'>): PlannedFigures {
   return { usableS: usableS.planned, turnBackCharge: turnBackCharge.planned };
 }
 
@@ -101,20 +104,20 @@ function curveBand(flights: readonly DrawnFlight[], takeoffCharge: number): Band
  * What is planned while a newer band is on its way: it follows the middle by the ratio it last had to it. Null before there
  * is a band.
  */
-export function plannedMeanwhile(
+export function provisionalPlan(
   { usableS, turnBackCharge }: Pick<Estimate, 'usableS' | 'turnBackCharge'>,
   band: Pick<Band, 'usableS' | 'turnBackCharge'> | null,
-): Planned | null {
+): PlannedFigures | null {
   if (!band) return null;
   const { p50, planned } = band.usableS;
   return {
     usableS: p50 > 0 ? (usableS.p50 * planned) / p50 : 0,
-    turnBackCharge: turnBackMeanwhile(turnBackCharge.p50, band.turnBackCharge),
+    turnBackCharge: provisionalTurnBack(turnBackCharge.p50, band.turnBackCharge),
   };
 }
 
 /** The same of the charge alone; null where there was none, or is none now. */
-export function turnBackMeanwhile(
+export function provisionalTurnBack(
   middleNow: number | null,
   { p50, planned }: { readonly p50: number | null; readonly planned: number | null },
 ): number | null {

@@ -1,7 +1,7 @@
 import type { AirAtHeight } from '../air/conditions';
 import { densityAltitudeM } from '../air/densityAltitude';
 import { clearanceM, suggestedReturnHeight } from '../air/obstacle';
-import { tallestThingM, usualCeilingM } from '../air/site';
+import { defaultCeilingM, tallestThingM } from '../air/site';
 import { type Aircraft, maxAirspeedMps, spec } from '../aircraft/aircraft';
 import { rotorDiameterM } from '../aircraft/airframe';
 import { groundEffectPowerRatio, isInGroundEffect } from '../aircraft/groundEffect';
@@ -9,8 +9,8 @@ import { frozenBelowC } from '../battery/fitToFly';
 import { gaugeOf } from '../battery/gauge';
 import { voltRuleOf } from '../battery/voltRule';
 import { momentAtVolts } from '../flight/drain';
-import { byItself, type HomeRule, usualReturnHeightM } from '../reserve/homing';
-import { isTestOnly, usualReserveCharge } from '../reserve/policy';
+import { byItself, defaultReturnHeightM, type HomeRule } from '../reserve/homing';
+import { defaultReserveCharge, isTestOnly } from '../reserve/policy';
 import { countdownS, returnLegs } from '../reserve/returnHome';
 import { type Sentence, sentence, type TemplateValues } from '../units/sentence';
 import type { FlightEvent } from './events';
@@ -241,7 +241,7 @@ export function ownReturnCaution(
 }
 
 function reserve({ aircraft, policy, conditions }: EstimateRequest): Found {
-  const reserveCharge = policy.reserveCharge ?? usualReserveCharge;
+  const reserveCharge = policy.reserveCharge ?? defaultReserveCharge;
   const forcedCharge = spec(aircraft, 'forcedLandingCharge');
   return [
     !isTestOnly(policy) &&
@@ -260,7 +260,7 @@ function reserve({ aircraft, policy, conditions }: EstimateRequest): Found {
 }
 
 /** Where the maker says nothing, this much of density altitude is where aircraft are short of thrust (common practice: 4,000 to 5,000 m). */
-const usualCeilingOfAirM = 4000;
+const defaultCeilingOfAirM = 4000;
 
 /** Thin air leaves rotors less thrust to spare, and motors less cooling: the maker's limit, or the usual one in density altitude. */
 function thinAir({ aircraft, conditions, flight }: EstimateRequest, { atmosphere }: Simulation): Found {
@@ -276,7 +276,7 @@ function thinAir({ aircraft, conditions, flight }: EstimateRequest, { atmosphere
         }),
     ];
   return [
-    densityM > usualCeilingOfAirM &&
+    densityM > defaultCeilingOfAirM &&
       ofFlight(
         'thin-air',
         'Air as thin as at {densityM}: little thrust to spare for a climb or a gust. Look up the maker’s height limit',
@@ -287,7 +287,7 @@ function thinAir({ aircraft, conditions, flight }: EstimateRequest, { atmosphere
 
 function place({ aircraft, flight, site }: EstimateRequest, { powertrain }: Simulation): Found {
   const diameterM = rotorDiameterM(aircraft, powertrain.airframe);
-  const returnHeightM = flight.returnHeightM ?? usualReturnHeightM;
+  const returnHeightM = flight.returnHeightM ?? defaultReturnHeightM;
   return [
     isInGroundEffect(flight.heightM, diameterM) &&
       ofFlight(
@@ -310,8 +310,8 @@ function aboveCeiling(heightM: number, ceilingM: number | null): Caution | false
     );
   }
   return (
-    heightM > usualCeilingM &&
-    ofFlight('above-ceiling', 'Above {ceilingM}: check your local rule', { ceilingM: usualCeilingM })
+    heightM > defaultCeilingM &&
+    ofFlight('above-ceiling', 'Above {ceilingM}: check your local rule', { ceilingM: defaultCeilingM })
   );
 }
 
@@ -322,7 +322,7 @@ export function lowReturn(
   ceilingM: number | null,
 ): Caution | false {
   if (tallestM === null || returnHeightM >= tallestM + clearanceM) return false;
-  const { heightM: wantedM } = suggestedReturnHeight(tallestM, ceilingM ?? usualCeilingM);
+  const { heightM: wantedM } = suggestedReturnHeight(tallestM, ceilingM ?? defaultCeilingM);
   return ofFlight(
     'low-return-height',
     'It returns at {returnHeightM}, but the tallest obstacle is {tallestM} high: set the return height to {wantedM}',

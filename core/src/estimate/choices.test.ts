@@ -4,13 +4,13 @@ import { jayHomeWith } from '../../fixtures/jay';
 import type { World } from '../belief/belief';
 import type { StyleShare } from '../flight/styles';
 import { quantiles } from '../statistics/quantile';
-import { toldInSi } from '../units/sentence';
-import { adviceMeanwhile, bandsWithAdvice } from './advice';
+import { writeInSi } from '../units/sentence';
+import { bandsWithAdvice, provisionalAdvice } from './advice';
 import { bandsOf } from './band';
 import { estimate } from './estimate';
 import { hoverOrMove } from './hoverOrMove';
 import type { EstimateRequest } from './request';
-import { usualWhatIfs, withWhatIf } from './whatIf';
+import { defaultWhatIfs, withWhatIf } from './whatIf';
 
 const estimated = (request: EstimateRequest) => answered(estimate(request, boxMiddle));
 const belief = boxDrawn(64);
@@ -20,15 +20,17 @@ const adviceFor = (request: EstimateRequest) => bandsWithAdvice([request], belie
 test('what to do about a pack says what it gains: the difference to a pack so treated', () => {
   const cold = jayHomeWith({ battery: { startTemperatureC: 4 } });
   const [warm] = adviceFor(cold);
-  expect(warm && toldInSi(warm)).toMatch(/^Cold pack: 10 min in a pocket gains about 0:\d\d$/);
+  expect(warm && writeInSi(warm)).toMatch(/^Cold pack: 10 min in a pocket gains about 0:\d\d$/);
   expect(warm?.gainS).toBeGreaterThan(10);
 
   const stood = jayHomeWith({ battery: { startCharge: 1, daysSinceCharge: 3 } });
   const [topUp] = adviceFor(stood);
   const topped = plannedS(jayHomeWith({ battery: { startCharge: 0.99 } }));
   expect(topUp?.gainS).toBeCloseTo(topped - plannedS(stood), 6);
-  expect(adviceMeanwhile(estimated(stood)).map(toldInSi)).toEqual(['Stood 3 days, about 78 % left']);
-  expect(topUp && toldInSi(topUp)).toMatch(/^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/);
+  expect(provisionalAdvice(estimated(stood)).map(writeInSi)).toEqual(['Stood 3 days, about 78 % left']);
+  expect(topUp && writeInSi(topUp)).toMatch(
+    /^Stood 3 days, about 78 % left: topping up gains about \d:\d\d$/,
+  );
 });
 
 test('several batteries at once get each its own band and advice', () => {
@@ -44,7 +46,7 @@ test('several batteries at once get each its own band and advice', () => {
 
 test('a weak or a frozen pack has no remedy that is offered, and a good one needs none', () => {
   const worn = adviceFor(jayHomeWith({ battery: { health: 0.8 } }));
-  expect(worn.map(toldInSi)).toEqual(['Weak: 80 % of its label']);
+  expect(worn.map(writeInSi)).toEqual(['Weak: 80 % of its label']);
   expect(worn).toMatchObject([{ code: 'worn', gainS: null }]);
   expect(adviceFor(jayHomeWith({ battery: { startTemperatureC: -6 } }))).toMatchObject([
     { code: 'frozen-pack', gainS: null },
@@ -56,7 +58,7 @@ test('cautions about the place: its own ceiling, and a return height under the t
   const codes = (site: EstimateRequest['site'], heightM: number) =>
     estimated({ ...jayHomeWith({ flight: { heightM, returnHeightM: 45 } }), site })
       .cautions.filter(({ code }) => ['above-ceiling', 'low-return-height'].includes(code))
-      .map(toldInSi);
+      .map(writeInSi);
   expect(codes(null, 60)).toEqual([]);
   expect(codes(null, 130)).toEqual(['Above 120 m: check your local rule']);
   expect(codes({ ceilingM: 50, tallestM: 35 }, 60)).toEqual(['Above your local ceiling of 50 m']);
@@ -70,7 +72,7 @@ test('cautions about the place: its own ceiling, and a return height under the t
 test('a what-if changes one thing: a longer way home and a faster flight cost, and its mix stays whole', () => {
   const request = jayHomeWith({});
   const minutes = (kind: string) => {
-    const whatIf = usualWhatIfs.find((one) => one.kind === kind);
+    const whatIf = defaultWhatIfs.find((one) => one.kind === kind);
     if (!whatIf) throw new Error(kind);
     return estimated(withWhatIf(request, whatIf)).usableS.p50;
   };

@@ -9,7 +9,7 @@ import type { Battery } from '../battery/battery';
 import type { FlightLeg } from '../flight/flightLegs';
 import { policyKinds } from '../reserve/policy';
 import { median, quantiles } from '../statistics/quantile';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { drawnFlights } from './drawnFlights';
 import { estimate, estimateWithLedger } from './estimate';
 import { estimateInFull } from './full';
@@ -80,7 +80,7 @@ test('the ledger adds up to the second, for every policy and with another pack',
         changed({ policy: { kind }, aircraft: { advertisedCapacityMah } }),
         boxMiddle,
       );
-      if (!result.ok) throw new Error(toldInSi(result.refusal));
+      if (!result.ok) throw new Error(writeInSi(result.refusal));
       const { ledger, usableS: usable } = result.value;
       expect(1860 + ledger.reduce((sum, line) => sum + line.seconds, 0)).toBe(Math.round(usable.p50));
       expect(ledger.some(({ cause }) => cause === 'other-pack')).toBe(advertisedCapacityMah !== null);
@@ -99,7 +99,7 @@ test('a hover time that contradicts the flight time never adds minutes, and a ho
     expect(usableS(change)).toBeLessThanOrEqual(without + slack);
     expect(usableS({ ...change, policy: { kind: 'empty' } })).toBeLessThan(advertisedHoverTimeS);
     const result = estimateWithLedger(changed(change), boxMiddle);
-    if (!result.ok) throw new Error(toldInSi(result.refusal));
+    if (!result.ok) throw new Error(writeInSi(result.refusal));
     const sum = result.value.ledger.reduce((total, line) => total + line.seconds, 0);
     expect(1860 + sum).toBe(Math.round(result.value.usableS.p50));
     const heldBack = result.value.ledger.find(({ cause }) => cause === 'held-back')?.seconds ?? 0;
@@ -126,7 +126,7 @@ test('flown just as on the box and as steadily, the box is what comes out; flown
 
 test('events come in order, and the charge ends below zero by what is hidden', () => {
   const result = estimateInFull(request, boxBelief);
-  if (!result.ok) throw new Error(toldInSi(result.refusal));
+  if (!result.ok) throw new Error(writeInSi(result.refusal));
   const { events, curve } = result.value;
   const times = events.map(({ timeS }) => timeS);
   expect(times).toEqual([...times].sort((a, b) => a - b));
@@ -209,10 +209,10 @@ describe('legs', () => {
       { style: 'hover', durationS: 90 },
       { style: 'fast', durationS: 45 },
     ]);
-    if (!outcome.ok) throw new Error(toldInSi(outcome.refusal));
+    if (!outcome.ok) throw new Error(writeInSi(outcome.refusal));
     expect(new Set(outcome.value.curve.map(({ powerW }) => Math.round(powerW))).size).toBe(2);
     const both = estimate(changed({ flight: { legs: [{ style: 'hover', durationS: 60 }] } }), boxMiddle);
-    expect(!both.ok && toldInSi(both.refusal)).toContain('not both');
+    expect(!both.ok && writeInSi(both.refusal)).toContain('not both');
   });
 });
 
@@ -254,7 +254,7 @@ test('half is at 50 % of the gauge, the warnings at their own charges, and the f
 describe('the band', () => {
   const full = (change: Change = {}, belief = boxBelief) => {
     const result = estimateInFull(changed(change), belief);
-    if (!result.ok) throw new Error(toldInSi(result.refusal));
+    if (!result.ok) throw new Error(writeInSi(result.refusal));
     return result.value;
   };
 
@@ -455,7 +455,7 @@ describe('what cannot be flown is said, with its numbers', () => {
 
   test('a mix that is not whole', () => {
     const half = refusal({ flight: { mix: [{ style: 'hover', share: 0.5 }] } });
-    expect(toldInSi(half)).toContain('100 %, not 50 %');
+    expect(writeInSi(half)).toContain('100 %, not 50 %');
   });
 });
 
@@ -500,7 +500,7 @@ describe('anything within the ranges gives finite ordered times or a reasoned re
   function isSound(any: EstimateRequest): boolean {
     const result = estimate(any, boxMiddle);
     if (!result.ok) {
-      expect(toldInSi(result.refusal)).toMatch(/^(?!.*(NaN|undefined|Infinity|[{}])).{20,}$/s);
+      expect(writeInSi(result.refusal)).toMatch(/^(?!.*(NaN|undefined|Infinity|[{}])).{20,}$/s);
       return false;
     }
     const { usableS: usable, touchdownS, curve, power } = result.value;

@@ -49,13 +49,16 @@ export interface EstimateWithLedger extends Estimate {
 }
 
 /** Estimates one battery for one flight. What cannot be flown comes back as a refusal with its reason. */
-export function estimate(request: EstimateRequest, belief: Middle): Outcome<Estimate> {
+export function estimate(request: EstimateRequest, belief: NominalBelief): Outcome<Estimate> {
   const simulated = simulateChecked(request, belief);
   return simulated.ok ? success(answer(request, simulated.value, belief)) : simulated;
 }
 
 /** The same with the ledger from the box to the middle flight, which costs some hundred more flights. */
-export function estimateWithLedger(request: EstimateRequest, belief: Middle): Outcome<EstimateWithLedger> {
+export function estimateWithLedger(
+  request: EstimateRequest,
+  belief: NominalBelief,
+): Outcome<EstimateWithLedger> {
   const simulated = simulateChecked(request, belief);
   if (!simulated.ok) return simulated;
   return success({
@@ -65,21 +68,21 @@ export function estimateWithLedger(request: EstimateRequest, belief: Middle): Ou
 }
 
 /** The same flight had nothing been learnt; null where nothing was, or the box alone could not fly it. */
-function asTheBoxHasIt(request: EstimateRequest, { basis }: Middle): Simulation | null {
+function asTheBoxHasIt(request: EstimateRequest, { basis }: NominalBelief): Simulation | null {
   if (basis.source === 'box') return null;
   const simulated = simulate(request, worldAt({}));
   return simulated.ok ? simulated.value : null;
 }
 
 /** A middle estimate asks for no draws. */
-export type Middle = Pick<Belief, 'basis' | 'middle'>;
+export type NominalBelief = Pick<Belief, 'basis' | 'middle'>;
 
-function simulateChecked(request: EstimateRequest, { middle }: Middle): Outcome<Simulation> {
+function simulateChecked(request: EstimateRequest, { middle }: NominalBelief): Outcome<Simulation> {
   const problem = flightProblem(request.flight);
   return problem ? { ok: false, refusal: problem } : simulate(request, middle);
 }
 
-function answer(request: EstimateRequest, simulation: Simulation, { basis }: Middle): Estimate {
+function answer(request: EstimateRequest, simulation: Simulation, { basis }: NominalBelief): Estimate {
   const { powertrain, atmosphere, round, end, cells, takeoff } = simulation;
   const air = atmosphere(request.flight.heightM);
   return {

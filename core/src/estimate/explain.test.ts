@@ -2,7 +2,7 @@ import { answered } from '../../fixtures/answered';
 import { boxDrawn, boxMiddle } from '../../fixtures/beliefs';
 import { type Change, jayHomeWith, jayWith } from '../../fixtures/jay';
 import { chemistries } from '../battery/battery';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { estimate } from './estimate';
 import { explain } from './explain';
 import { estimateInFull } from './full';
@@ -186,6 +186,6 @@ describe('cautions', () => {
     const outcome = answered(
       estimate(jayWith({ ...near, battery: { startCharge: 1, daysSinceCharge: 4 } }), boxMiddle),
     );
-    expect(outcome.cautions.map(toldInSi)).toContain('Stood 4 days, about 69 % left');
+    expect(outcome.cautions.map(writeInSi)).toContain('Stood 4 days, about 69 % left');
   });
 });

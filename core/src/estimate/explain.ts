@@ -1,5 +1,5 @@
 import { stillAir } from '../air/conditions';
-import { usualRoughnessM } from '../air/roughness';
+import { defaultRoughnessM } from '../air/roughness';
 import { gaugeOf } from '../battery/gauge';
 import { chemistryOf } from '../battery/openCircuit';
 import { resistanceOhm } from '../battery/resistance';
@@ -44,7 +44,7 @@ export function explain(request: EstimateRequest, { middle }: Pick<Belief, 'midd
   const boxAir = stillAir(boxTemperatureC, boxDensityKgm3)(0);
   const { speedMps } = conditions.wind;
   return success({
-    roughnessM: conditions.roughnessM ?? usualRoughnessM,
+    roughnessM: conditions.roughnessM ?? defaultRoughnessM,
     windGrowthRatio: speedMps > 0 ? atmosphere(flight.heightM).windMps / speedMps : 1,
     boxPowerW: gustyPowerW(boxPowertrain, boxAir, { airspeedMps: aircraft.advertisedSpeedMps }),
     lossRatio: boxPowertrain.scale,

@@ -1,8 +1,8 @@
 import { warmedInPocketC } from '../battery/pocketWarmth';
-import { chargedFull } from '../battery/standing';
+import { chargedFull } from '../battery/selfDischarge';
 import { type Belief, worldMoved } from '../belief/belief';
 import { type PriorName, priorNames, priors } from '../belief/priors';
-import { type ComesHome, usualComesHome } from '../reserve/homing';
+import { type ComesHome, defaultComesHome } from '../reserve/homing';
 import { type Sentence, sentence } from '../units/sentence';
 import { bandsOf } from './band';
 import { coldPackC } from './cautions';
@@ -35,7 +35,7 @@ export interface FlightRemedy extends Sentence<FlightRemedyCode> {
 }
 
 /** Fewer planned seconds are no flight worth naming (assumed). */
-const leastPlannedS = 60;
+const minPlannedS = 60;
 const pocketMin = 10;
 const nearest = { distanceM: 10, heightM: 5 } as const;
 
@@ -85,7 +85,7 @@ function planned(changes: readonly Change[], belief: Belief): FlightRemedy[] {
     ...(comesHome && { comesHome }),
     ...(mix && { mix }),
   }));
-  const helping = found.filter(({ plannedS }) => plannedS >= leastPlannedS);
+  const helping = found.filter(({ plannedS }) => plannedS >= minPlannedS);
   // Of several of one kind the mildest that helps comes first in the list of changes.
   return helping
     .filter(({ code }, i) => helping.findIndex((one) => one.code === code) === i)
@@ -106,7 +106,7 @@ function changesOf(request: EstimateRequest): Change[] {
 
 /** By itself it may not come home where a pilot with the stick forward does. */
 function flownHome(request: EstimateRequest): Change[] {
-  if ((request.policy.comesHome ?? usualComesHome) !== 'by-itself') return [];
+  if ((request.policy.comesHome ?? defaultComesHome) !== 'by-itself') return [];
   const by = (comesHome: 'by-hand' | 'by-hand-fast', words: Change['words']) => ({
     request: { ...request, policy: { ...request.policy, comesHome } },
     words,
@@ -142,7 +142,7 @@ function known(request: EstimateRequest, belief: Belief): FlightRemedy[] {
     });
     return [{ ...words, plannedS: band?.usableS.planned ?? 0 }];
   });
-  return found.filter(({ plannedS }) => plannedS >= leastPlannedS);
+  return found.filter(({ plannedS }) => plannedS >= minPlannedS);
 }
 
 /** By how many deviations a guess is off in the draws that fail. */

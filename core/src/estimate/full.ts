@@ -1,4 +1,4 @@
-import { type Belief, type DrawCount, usualDraws } from '../belief/belief';
+import { type Belief, type DrawCount, defaultDraws } from '../belief/belief';
 import { confidenceOf, type Policy } from '../reserve/policy';
 import { type Outcome, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
@@ -27,7 +27,7 @@ const manyDraws = 2048;
 
 /** The draws that a policy is answered from: the same on every screen. */
 export function drawsFor(policy: Policy): DrawCount {
-  return confidenceOf(policy) >= manyDrawsFrom ? { ...usualDraws, draws: manyDraws } : usualDraws;
+  return confidenceOf(policy) >= manyDrawsFrom ? { ...defaultDraws, draws: manyDraws } : defaultDraws;
 }
 
 /** What a request leaves open of the draws. */

@@ -12,7 +12,7 @@ import { steady } from '../flight/moving';
 import { stylePowerW } from '../flight/powertrain';
 import { roundToSum } from '../statistics/roundToSum';
 import { shapleyValues } from '../statistics/shapley';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import type { EstimateRequest } from './request';
 import { flownRound, type Simulation } from './simulate';
 
@@ -183,7 +183,7 @@ function roundOf(
   };
   if (on.style) {
     const round = flownRound({ ...simulation, powertrain, atmosphere: air }, flight);
-    if (!round.ok) throw new Error(toldInSi(round.refusal));
+    if (!round.ok) throw new Error(writeInSi(round.refusal));
     return round.value;
   }
   const cruise = {

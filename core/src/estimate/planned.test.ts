@@ -7,7 +7,7 @@ import { cellChargeOf, gaugeOf, trueGauge } from '../battery/gauge';
 import { momentAtCharge } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { policyKinds } from '../reserve/policy';
-import { bandsOf, plannedMeanwhile, turnBackMeanwhile } from './band';
+import { bandsOf, provisionalPlan, provisionalTurnBack } from './band';
 import { estimate } from './estimate';
 import { estimateInFull } from './full';
 import { plannedTurnBack } from './plannedTurnBack';
@@ -129,7 +129,7 @@ describe('while a newer band is on its way the planned minutes follow the middle
       }),
     ],
   ])('and jump by about a stroke at most when it comes: %s', (_, next) => {
-    const meanwhile = plannedMeanwhile(answered(estimate(next, boxMiddle)), before);
+    const meanwhile = provisionalPlan(answered(estimate(next, boxMiddle)), before);
     const then = bandOfOne(next);
     expect(Math.abs((meanwhile?.usableS ?? 0) - then.usableS.planned)).toBeLessThan(60);
     // The doubt of a wind grows with it faster than the middle flight tells: by a little over a stroke.
@@ -139,17 +139,17 @@ describe('while a newer band is on its way the planned minutes follow the middle
   });
 
   test('the charge follows in the same ratio, and is never above a full gauge', () => {
-    expect(turnBackMeanwhile(0.5, { p50: 0.4, planned: 0.5 })).toBeCloseTo(0.625, 12);
-    expect(turnBackMeanwhile(0.9, { p50: 0.4, planned: 0.5 })).toBe(1);
-    expect(turnBackMeanwhile(0.5, { p50: 0.4, planned: null })).toBeNull();
-    expect(turnBackMeanwhile(null, { p50: 0.4, planned: 0.5 })).toBeNull();
+    expect(provisionalTurnBack(0.5, { p50: 0.4, planned: 0.5 })).toBeCloseTo(0.625, 12);
+    expect(provisionalTurnBack(0.9, { p50: 0.4, planned: 0.5 })).toBe(1);
+    expect(provisionalTurnBack(0.5, { p50: 0.4, planned: null })).toBeNull();
+    expect(provisionalTurnBack(null, { p50: 0.4, planned: 0.5 })).toBeNull();
   });
 
   test('before there is a band there is nothing to act on; where none is planned none is invented', () => {
     const middle = answered(estimate(jay({}), boxMiddle));
-    expect(plannedMeanwhile(middle, null)).toBeNull();
+    expect(provisionalPlan(middle, null)).toBeNull();
     const none = bandOfOne(jayHomeWith({ policy: { confidence: 0.99 } }));
-    expect(plannedMeanwhile(middle, none)).toEqual({ usableS: 0, turnBackCharge: null });
+    expect(provisionalPlan(middle, none)).toEqual({ usableS: 0, turnBackCharge: null });
   });
 });
 

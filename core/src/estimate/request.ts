@@ -2,7 +2,7 @@ import { conditionsRanges, windRanges } from '../air/conditions';
 import { type Site, tallestThingM } from '../air/site';
 import { aircraftRanges } from '../aircraft/aircraft';
 import { batteryRanges } from '../battery/battery';
-import type { Flown } from '../belief/flightContext';
+import type { FlightSetup } from '../belief/flightContext';
 import { type FlightLeg, flightLegRanges } from '../flight/flightLegs';
 import { type StyleShare, styleShareRanges } from '../flight/styles';
 import { type HomeRule, homeRuleOf } from '../reserve/homing';
@@ -28,7 +28,7 @@ export interface FlightPlan {
 }
 
 /** Everything an estimate depends on; see docs/METHOD.md. */
-export interface EstimateRequest extends Flown {
+export interface EstimateRequest extends FlightSetup {
   readonly flight: FlightPlan;
   readonly policy: Policy;
   /** What stands there decides how low a way home by hand may be flown; else it is for cautions only. */

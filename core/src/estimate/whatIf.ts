@@ -23,7 +23,7 @@ export const whatIfRanges = {
   higher: { label: 'Higher by', unit: 'm', siPerUnit: 1, min: 5, max: 400, step: 5 },
 } as const satisfies Record<WhatIfKind, Quantity>;
 
-export const usualWhatIfs: readonly WhatIf[] = [
+export const defaultWhatIfs: readonly WhatIf[] = [
   { kind: 'colder', amount: 10 },
   { kind: 'windier', amount: 2 },
   { kind: 'faster', amount: 0.25 },

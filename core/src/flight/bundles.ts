@@ -21,7 +21,7 @@ export interface Bundle {
   readonly peakW: number;
 }
 
-export const usualStepS = 30;
+export const defaultStepS = 30;
 /** Nothing is looked at more finely than this part of the whole flight. */
 const finestPart = 1 / 500;
 /** A step of the whole flight; its error stays within a few hundredths of a per cent (`flight.test`). */
@@ -37,24 +37,24 @@ export function bundled(
   round: readonly PowerLeg[],
   lastsS: number,
 ): { readonly bundles: readonly Bundle[]; readonly longestStepS: number } {
-  const leastS = lastsS * finestPart;
+  const minS = lastsS * finestPart;
   const bundles: Bundle[] = [];
   let open: PowerLeg[] = [];
   let openS = 0;
   for (const leg of round) {
     open.push(leg);
     openS += leg.durationS;
-    if (openS < leastS) continue;
+    if (openS < minS) continue;
     bundles.push(bundleOf(open, openS));
     open = [];
     openS = 0;
   }
-  if (open.length > 0) bundles.push(bundleOf(open, bundles.length > 0 ? openS : wholeTimes(openS, leastS)));
-  return { bundles, longestStepS: Math.max(usualStepS, lastsS * stepPart) };
+  if (open.length > 0) bundles.push(bundleOf(open, bundles.length > 0 ? openS : wholeTimes(openS, minS)));
+  return { bundles, longestStepS: Math.max(defaultStepS, lastsS * stepPart) };
 }
 
-function wholeTimes(roundS: number, leastS: number): number {
-  return roundS * Math.ceil(leastS / roundS);
+function wholeTimes(roundS: number, minS: number): number {
+  return roundS * Math.ceil(minS / roundS);
 }
 
 function bundleOf(legs: readonly PowerLeg[], durationS: number): Bundle {

@@ -28,7 +28,7 @@ export interface DrainCurve {
 const chargeStep = 0.1;
 const lowChargeStep = 0.05;
 /** A pack that warms by more in half a step takes a shorter one, since its resistance changes with it: a cold one at lift-off. */
-const mostWarmingK = 3;
+const maxWarmingK = 3;
 /** How finely the moment is sought at which the cell falls under 3.0 V. */
 const finestStep = 0.0001;
 
@@ -52,9 +52,9 @@ export function drain(cells: Cells, powerW: number, airC: number, start: CellSta
     const heatW = cellHeatW(cells, powerW, charge, ampere);
     let halfC = warmedC(cells.thermals, temperatureC, airC, heatW, halfS);
     const warmingK = Math.abs(halfC - temperatureC);
-    if (warmingK > mostWarmingK) {
-      step *= mostWarmingK / warmingK;
-      halfS *= mostWarmingK / warmingK;
+    if (warmingK > maxWarmingK) {
+      step *= maxWarmingK / warmingK;
+      halfS *= maxWarmingK / warmingK;
       halfC = warmedC(cells.thermals, temperatureC, airC, heatW, halfS);
     }
     const middleA = loadCurrentA(cells, powerW, charge - step / 2, halfC);

@@ -3,7 +3,7 @@ import { jayOnTheFell } from '../../fixtures/jay';
 import { airframePriors } from '../aircraft/airframe';
 import { cellPriors, cellsOf } from '../battery/cells';
 import { nominal } from '../units/assumed';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { boxDensityKgm3, boxPriors, boxTemperatureC, newBattery, solveBox } from './box';
 import { boxPairPriors } from './boxPair';
 import { drain, endOf, momentAtCharge } from './drain';
@@ -124,7 +124,7 @@ test('an overloaded or empty pack drains nothing, in a bounded number of steps',
 
 test('the box is solved: a new full pack at the advertised speed lasts the advertised time', () => {
   const solved = solveBox(jay, battery, usual);
-  if (!solved.ok) throw new Error(toldInSi(solved.refusal));
+  if (!solved.ok) throw new Error(writeInSi(solved.refusal));
   const flow = { airspeedMps: 5.5, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 };
   const powerW = electricalPowerW(solved.value.powertrain, flow);
   const fresh = cellsOf(newBattery(battery), 1, null, usual);
@@ -145,7 +145,7 @@ test('the 249 g class at 34 min and 6 m/s: 36 W in hover, 32 W at 6 m/s, 75 W at
     },
     usual,
   );
-  if (!solved.ok) throw new Error(toldInSi(solved.refusal));
+  if (!solved.ok) throw new Error(writeInSi(solved.refusal));
   const { powertrain } = solved.value;
   const at = (airspeedMps: number) =>
     electricalPowerW(powertrain, { airspeedMps, climbMps: 0, densityKgm3: boxDensityKgm3, loadFactor: 1 });
@@ -158,7 +158,7 @@ test('a box that contradicts itself says so', () => {
   const refusalOf = (change: object) => {
     const solved = solveBox({ ...jay, ...change }, battery, usual);
     if (!solved.ok) return solved.refusal.code;
-    return solved.value.hoverTimeFinding ? toldInSi(solved.value.hoverTimeFinding) : 'fine';
+    return solved.value.hoverTimeFinding ? writeInSi(solved.value.hoverTimeFinding) : 'fine';
   };
   expect(refusalOf({ advertisedFlightTimeS: 7200 })).toBe('box-too-good');
   expect(refusalOf({ advertisedFlightTimeS: 130 })).toMatch(/box-(too-poor|time-impossible)/);

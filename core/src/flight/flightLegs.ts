@@ -8,12 +8,12 @@ import type { PowerLeg } from './bundles';
 import { stylePowerW } from './powertrain';
 import {
   atAirspeed,
+  defaultManner,
   type FlownStyle,
   flownStyle,
   heldGroundMps,
   type Manner,
   topAirspeedMps,
-  usualManner,
 } from './styles';
 
 /** A stretch of a flight in one style, for a time; on a track where it goes somewhere, at its own height if given. */
@@ -26,7 +26,7 @@ export interface FlightLeg extends Manner {
 }
 
 /** Of a round, which is flown again and again. */
-export const mostLegs = 64;
+export const maxLegs = 64;
 
 export const flightLegRanges = {
   durationS: {
@@ -66,7 +66,7 @@ function legStyle(inAir: AircraftInAir, leg: FlightLeg, air: AirAtHeight): Outco
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, leg.trackDeg);
   const topMps = topAirspeedMps(inAir, leg.style, air.windMps);
   const wantedMps = heldGroundMps(
-    usualManner(leg.style, leg.handling).groundMps,
+    defaultManner(leg.style, leg.handling).groundMps,
     maxAirspeedMps(aircraft, leg.style),
     coefficients.styleSpeedRatio,
   );

@@ -1,7 +1,7 @@
 import { type CellState, type Cells, capacityAh, cellHeatW, currentA } from '../battery/cells';
 import { openCircuitV } from '../battery/openCircuit';
 import { warmedC } from '../battery/thermal';
-import { type Bundle, bundled, meanPowerW, type PowerLeg, usualStepS } from './bundles';
+import { type Bundle, bundled, defaultStepS, meanPowerW, type PowerLeg } from './bundles';
 import { type DrainCurve, drain, emptyCurve, note, requireCellCharge } from './drain';
 
 /** How finely the moment is sought at which the pack gives out between two steps. */
@@ -32,7 +32,7 @@ function flyFor(
   airC: number,
   start: CellState,
 ): CellState | null {
-  const steps = Math.min(400, Math.ceil(durationS / usualStepS));
+  const steps = Math.min(400, Math.ceil(durationS / defaultStepS));
   const stepS = durationS / steps;
   let { charge, temperatureC } = start;
   for (let i = 0; i < steps; i++) {

@@ -4,7 +4,7 @@ import { type Airflow, rotorPowerW } from '../aircraft/rotorPower';
 import { reversalPowerW, turnLoadFactor } from '../aircraft/turn';
 import { normalMean } from '../statistics/gaussHermite';
 import { movingRatioAt, type Unsteadiness, windyPowerW } from './moving';
-import type { FlownStyle, Stretch } from './styles';
+import type { FlownStyle, StyleStretch } from './styles';
 
 /** An airframe whose losses are known: electrical power is auxiliary plus scale × ideal rotor power. */
 export interface Powertrain {
@@ -66,7 +66,7 @@ export function stylePowerW(
   style: FlownStyle,
   recordingLoadW: number,
 ): number {
-  const powerAt = ({ airspeedMps, turningMps }: Omit<Stretch, 'share'>, inAir: AirAtHeight) => {
+  const powerAt = ({ airspeedMps, turningMps }: Omit<StyleStretch, 'share'>, inAir: AirAtHeight) => {
     const flow = { airspeedMps, loadFactor: turnLoadFactor(turningMps, style.circleRadiusM) };
     return gustyPowerW(powertrain, inAir, flow, recordingLoadW);
   };

@@ -1,7 +1,7 @@
 import { jayOnTheFell } from '../../fixtures/jay';
 import type { Style } from '../aircraft/aircraft';
 import { nominal } from '../units/assumed';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { movingPriors, steady } from './moving';
 import { stylePowerW } from './powertrain';
 import { flownStyle, speedPriors, stylePriors } from './styles';
@@ -115,7 +115,7 @@ test('a mode that cannot hold names the slowest that does, in a sentence that is
     };
     const inAir = { aircraft: jayOnTheFell.aircraft, coefficients: usual, fliesFaster: false };
     const outcome = flownStyle(inAir, { style }, air);
-    return outcome.ok ? null : toldInSi(outcome.refusal);
+    return outcome.ok ? null : writeInSi(outcome.refusal);
   };
   expect(told('slow', 7.9)).toBeNull();
   expect(told('slow', 9)).toBe(

@@ -13,13 +13,13 @@ import type { AircraftInAir } from './aircraftInAir';
 import type { movingPriors } from './moving';
 
 /** Of a mix: each style several times over. */
-export const mostShares = 32;
+export const maxShares = 32;
 
 /** How hard it is flown by hand in manual mode. */
 export const handlings = ['calm', 'lively', 'acrobatic'] as const;
 export type Handling = (typeof handlings)[number];
 /** Where nobody says, the thirstiest is assumed: too short is the safer side. */
-export const usualHandling: Handling = 'acrobatic';
+export const defaultHandling: Handling = 'acrobatic';
 
 /** How a style is flown, where the pilot says more of it than its name. */
 export interface Manner {
@@ -53,7 +53,7 @@ interface UsualManner {
  * How a style is usually flown where the pilot does not say: speed over ground and reversals a minute.
  * Assumed, from how camera work is described (common practice); the speed never exceeds 0.9 of the mode's top speed.
  */
-const usualManners: Readonly<Record<Style, UsualManner>> = {
+const defaultManners: Readonly<Record<Style, UsualManner>> = {
   hover: { groundMps: 0, reversalsPerMin: 0 },
   slow: { groundMps: 2.5, reversalsPerMin: 1 },
   normal: { groundMps: 6, reversalsPerMin: 2 },
@@ -66,9 +66,9 @@ const gentlerManual: Readonly<Record<Exclude<Handling, 'acrobatic'>, UsualManner
 };
 
 /** The speed over ground and the reversals of a style where the pilot names none. */
-export function usualManner(style: Style, handling: Handling | null = null): UsualManner {
-  const how = handling ?? usualHandling;
-  return style === 'manual' && how !== 'acrobatic' ? gentlerManual[how] : usualManners[style];
+export function defaultManner(style: Style, handling: Handling | null = null): UsualManner {
+  const how = handling ?? defaultHandling;
+  return style === 'manual' && how !== 'acrobatic' ? gentlerManual[how] : defaultManners[style];
 }
 
 export const stylePriors = {
@@ -116,7 +116,7 @@ export const speedPriors = {
 export type StyleCoefficients = ValuesOf<typeof stylePriors & typeof speedPriors & typeof movingPriors>;
 
 /** A part of a style at one airspeed; a circle is turned at the speed over ground where that is what is held. */
-export interface Stretch {
+export interface StyleStretch {
   readonly airspeedMps: number;
   readonly turningMps: number;
   readonly share: number;
@@ -124,7 +124,7 @@ export interface Stretch {
 
 /** A style made definite for one aircraft: stretches at these airspeeds, each with its share of the time. */
 export interface FlownStyle {
-  readonly stretches: readonly Stretch[];
+  readonly stretches: readonly StyleStretch[];
   readonly reversalSpeedMps: number;
   readonly reversalsPerMin: number;
   readonly circleRadiusM: number | null;
@@ -151,7 +151,7 @@ export function flownStyle(
   }
   const topMps = topAirspeedMps(inAir, share.style, air.windMps);
   if (air.windMps > topMps) return windBeyondMode(aircraft, share.style, air.windMps, topMps);
-  const { groundMps: usualMps } = usualManner(share.style, share.handling);
+  const { groundMps: usualMps } = defaultManner(share.style, share.handling);
   const own = Math.exp(speedGuesses.styleFlownRatio.spread * coefficients.ownSpeedDeviations);
   const groundMps = heldGroundMps(usualMps, ownTopMps, coefficients.styleSpeedRatio * own);
   return success({
@@ -190,20 +190,20 @@ function turnsOf(
 ) {
   return {
     reversalSpeedMps,
-    reversalsPerMin: reversalsPerMin ?? usualManner(style, handling).reversalsPerMin,
+    reversalsPerMin: reversalsPerMin ?? defaultManner(style, handling).reversalsPerMin,
     circleRadiusM: circleRadiusM ?? null,
     powerRatio: style === 'manual' ? coefficients.manualPowerRatio : 1,
   };
 }
 
 /** What is held over ground of a usual speed in a mode with some top speed, m/s. */
-export function heldGroundMps(usualMps: number, topMps: number, styleSpeedRatio: number): number {
-  return Math.min(usualMps * styleSpeedRatio, 0.9 * topMps);
+export function heldGroundMps(defaultMps: number, topMps: number, styleSpeedRatio: number): number {
+  return Math.min(defaultMps * styleSpeedRatio, 0.9 * topMps);
 }
 
 /** A quarter of the time upwind, a quarter downwind, half across. */
 function stretchesOverGround(groundMps: number, windMps: number, topMps: number): FlownStyle['stretches'] {
-  const stretch = (airspeedMps: number, share: number): Stretch => ({
+  const stretch = (airspeedMps: number, share: number): StyleStretch => ({
     airspeedMps: Math.min(airspeedMps, topMps),
     turningMps: Math.max(0, groundMps - Math.max(0, airspeedMps - topMps)),
     share,

@@ -115,7 +115,7 @@ export function plainHeading(heading: string): string {
 }
 
 /** The unit a heading names for what its column tells; null where it is silent. */
-export function unitNamed(column: LogColumn, heading: string): LogUnit | null {
+export function logUnitNamed(column: LogColumn, heading: string): LogUnit | null {
   const plain = plainHeading(heading);
   const own = logUnits[column] as readonly LogUnit[];
   return unitWords.find(([words, unit]) => own.includes(unit) && words.test(plain))?.[1] ?? null;

@@ -8,7 +8,7 @@ import { inSmallerTimeUnit, layoutOf, missingColumns } from './layout';
 import { LineSplitter, maxLineLength } from './lines';
 import { RowReader } from './readRows';
 import { readSamplesCsv, SamplesCheck, writeSamplesCsv, wrongSamplesLine } from './samplesCsv';
-import { laidOver, overlap, readGeoJsonTrack, readGpx } from './track';
+import { mergeTrack, overlap, readGeoJsonTrack, readGpx } from './track';
 import { writeTestCsv } from './writeLog';
 import { writeGeoJsonTrack, writeGpx } from './writeTrack';
 
@@ -234,9 +234,9 @@ test('a log and a track of the same flight are laid over each other by time', ()
   expect(overlap(log, track.value)).toBe(true);
   // Where the track has ended the log goes on without it.
   const half = { ...track.value, samples: track.value.samples.slice(0, 150) };
-  const joined = laidOver(log, half).samples;
+  const joined = mergeTrack(log, half).samples;
   expect([joined[140]?.heightM, joined[200]?.heightM]).toEqual([30, undefined]);
-  const [flight] = flightsIn(laidOver(log, track.value));
+  const [flight] = flightsIn(mergeTrack(log, track.value));
   expect(flight?.pattern).toBe('circle');
   expect(flight?.heightM).toBeCloseTo(30, 0);
   expect(flight?.endCharge).toBeCloseTo(0.2, 9);

@@ -29,8 +29,8 @@ const gapS = 120;
 const gapSteps = 5;
 const rise = 0.05;
 /** Less is no flight that tells anything (assumed). */
-const leastS = 30;
-const leastSpent = 0.03;
+const minS = 30;
+const minSpent = 0.03;
 /** What is lower and slower stands on the ground. */
 const inAir = { heightM: 0.5, speedMps: 0.7 } as const;
 
@@ -91,7 +91,7 @@ function flightOf(samples: readonly LogSample[], isDated: boolean): LoggedFlight
   const [start, last] = [read[0], read[read.length - 1]];
   if (!first || !end || !start || !last) return null;
   const durationS = end.timeS - first.timeS;
-  if (durationS < leastS || start.charge - last.charge < leastSpent) return null;
+  if (durationS < minS || start.charge - last.charge < minSpent) return null;
   const temperatures = samples.flatMap(({ temperatureC }) => temperatureC ?? []);
   return {
     startS: first.timeS,

@@ -9,10 +9,10 @@ import {
   isUtc,
   type LogColumn,
   type LogUnit,
+  logUnitNamed,
   logUnits,
   perUnit,
   searchOrder,
-  unitNamed,
 } from './columns';
 
 /** How a log is written: what a pilot may correct, and what is remembered for the next file with the same headings. */
@@ -30,7 +30,7 @@ export const neededColumns = ['time', 'charge'] as const satisfies readonly LogC
 
 const delimiters = [',', ';', '\t', '|'] as const;
 /** A line of anything else has no more columns than this. */
-const mostColumns = 400;
+const maxColumns = 400;
 
 /** Under which a corrected layout is remembered. */
 export const headingKey = (headings: readonly string[]) =>
@@ -46,15 +46,15 @@ export function layoutOf(head: string, timeZone: string): Outcome<LogLayout> {
   const delimiter = delimiters.reduce((best, one) =>
     first.split(one).length > first.split(best).length ? one : best,
   );
-  const headings = cellsOf(first, delimiter);
-  if (headings.length < 2 || headings.length > mostColumns || lines.length < 2) {
+  const headings = splitCells(first, delimiter);
+  if (headings.length < 2 || headings.length > maxColumns || lines.length < 2) {
     return refuse(
       'not-a-log',
       'This is no table with a line of headings: a log needs columns for time and charge.',
     );
   }
   // The last line of a piece may be cut.
-  const rows = lines.slice(1, 200).map((line) => cellsOf(line, delimiter));
+  const rows = lines.slice(1, 200).map((line) => splitCells(line, delimiter));
   const decimalComma =
     delimiter !== ',' && rows.some((row) => row.some((cell) => /^\s*-?\d+,\d+\s*$/.test(cell)));
   const columns: { [C in LogColumn]?: { index: number; unit: LogUnit } } = {};
@@ -83,7 +83,7 @@ function hasMonthFirst(rows: readonly (readonly string[])[]): boolean {
   return rows.some((row) => row.some((cell) => monthFirstIn(cell) === true));
 }
 
-export function cellsOf(line: string, delimiter: string): string[] {
+export function splitCells(line: string, delimiter: string): string[] {
   return Papa.parse<string[]>(line, { delimiter }).data[0] ?? [];
 }
 
@@ -135,7 +135,7 @@ function unitOf(
   if (values.length === 0) return null;
   if (column === 'motors') return most(values, (text) => onOrOff(text) !== null) ? 'on or off' : null;
   if (column === 'time') return timeUnit(heading, values, manner);
-  const named = unitNamed(column, heading);
+  const named = logUnitNamed(column, heading);
   const guesses = named ? [named] : (logUnits[column] as readonly LogUnit[]);
   const [least, largest] = plausible[column] ?? [-Infinity, Infinity];
   const fits = (unit: LogUnit) =>
@@ -173,7 +173,7 @@ function timeUnit(
   if (most(values, (text) => clockIn(text) !== null)) return 'clock';
   const numbers = values.flatMap((text) => numberIn(text, decimalComma) ?? []);
   if (numbers.length < values.length * 0.8) return null;
-  const named = unitNamed('time', heading);
+  const named = logUnitNamed('time', heading);
   if (named) return named;
   const steps = numbers.slice(1).map((value, i) => Math.abs(value - (numbers[i] as number)));
   const length = steps.length > 0 ? median(steps) * numbers.length : 0;
@@ -193,7 +193,7 @@ export function inSmallerTimeUnit(layout: LogLayout, fromS: number, untilS: numb
   const heading = layout.headings[time?.index ?? -1] ?? '';
   const smaller = plainTimeUnits[plainTimeUnits.indexOf(time?.unit as 's') + 1];
   const isSure =
-    !time || !smaller || !plainTimeUnits.includes(time.unit as 's') || unitNamed('time', heading);
+    !time || !smaller || !plainTimeUnits.includes(time.unit as 's') || logUnitNamed('time', heading);
   if (isSure || untilS - fromS <= maxLogS) return null;
   return { ...layout, columns: { ...layout.columns, time: { ...time, unit: smaller } } };
 }

@@ -1,15 +1,15 @@
 import { mean } from '../statistics/line';
 import { quantile } from '../statistics/quantile';
 import type { TestPattern } from '../testFlights/testFlight';
-import { eastAndNorthOf, placed } from './apart';
+import { eastAndNorthOf, withCoordinates } from './localDistance';
 import type { LogSample } from './sample';
 
 /** A hover drifts within this of its middle (assumed). */
 const hoverRadiusM = 6;
 const lowHoverM = 8;
 /** So many times round is a circle, so many turns back there and back (assumed). */
-const leastRounds = 3;
-const leastReturns = 3;
+const minRounds = 3;
+const minReturns = 3;
 /** How far a circle's distance from its middle may vary, as a share of it (assumed). */
 const roundness = 0.25;
 
@@ -25,8 +25,8 @@ export function patternGuess(samples: readonly LogSample[]): TestPattern | null 
   }
   const spread = Math.sqrt(mean(away.map((one) => (one - mean(away)) ** 2)));
   const round = points.map(({ x, y }) => Math.atan2(y - middle.y, x - middle.x));
-  if (spread < roundness * mean(away) && Math.abs(turned(round)) > leastRounds * 2 * Math.PI) return 'circle';
-  return returns(points) >= leastReturns ? 'there-and-back' : 'free-flying';
+  if (spread < roundness * mean(away) && Math.abs(turned(round)) > minRounds * 2 * Math.PI) return 'circle';
+  return returns(points) >= minReturns ? 'there-and-back' : 'free-flying';
 }
 
 interface Point {
@@ -36,7 +36,7 @@ interface Point {
 
 /** Metres east and north of the first position. */
 function onPlane(samples: readonly LogSample[]): Point[] {
-  const all = placed(samples);
+  const all = withCoordinates(samples);
   const first = all[0];
   if (!first) return [];
   return all.map((one) => {

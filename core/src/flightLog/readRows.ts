@@ -1,11 +1,11 @@
 import { cellIn, type DateForm, onOrOff } from './cells';
 import { isUtc, type LogColumn, singleCells } from './columns';
-import { cellsOf, type LogLayout, maxInstantS } from './layout';
+import { type LogLayout, maxInstantS, splitCells } from './layout';
 import { LineSplitter, maxLineLength } from './lines';
-import { type LogProblem, type LogSample, mostToldProblems, type ReadLog } from './sample';
+import { type LogProblem, type LogSample, maxToldProblems, type ReadLog } from './sample';
 
 /** More rows than this are not read: a day at ten a second. */
-export const mostRows = 1_000_000;
+export const maxRows = 1_000_000;
 
 const dayS = 86_400;
 /** Times of a log are dates where they are after the year 1970. */
@@ -65,7 +65,7 @@ export class RowReader {
     if (typeof read !== 'string') this.samples.push(read);
     else {
       this.leftOut++;
-      if (this.problems.length < mostToldProblems) this.problems.push({ line: this.line, message: read });
+      if (this.problems.length < maxToldProblems) this.problems.push({ line: this.line, message: read });
     }
   }
 
@@ -73,8 +73,8 @@ export class RowReader {
   private sampleOf(line: string): LogSample | string {
     const { delimiter, headings } = this.layout;
     if (line.length > maxLineLength) return `The line is longer than ${maxLineLength} characters.`;
-    const cells = line.includes('"') ? cellsOf(line, delimiter) : line.split(delimiter);
-    if (this.samples.length >= mostRows) return 'More than a million rows: the rest is not read.';
+    const cells = line.includes('"') ? splitCells(line, delimiter) : line.split(delimiter);
+    if (this.samples.length >= maxRows) return 'More than a million rows: the rest is not read.';
     if (cells.length < headings.length) {
       return `${cells.length} of ${headings.length} columns: the line is cut.`;
     }

@@ -37,4 +37,4 @@ export interface ReadLog {
 }
 
 /** So many problems are told one by one. */
-export const mostToldProblems = 20;
+export const maxToldProblems = 20;

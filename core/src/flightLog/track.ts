@@ -1,6 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { apartM, type Placed } from './apart';
+import { localDistanceM, type WithCoordinates } from './localDistance';
 import type { LogSample, ReadLog } from './sample';
 
 /** GPX 1.1 (topografix.com/GPX/1/1): tracks of points with place, height and time. Entities are refused, whatever they say. */
@@ -86,7 +86,7 @@ function notGeoJson() {
 }
 
 /** A sample of a track. */
-type Point = LogSample & Placed;
+type Point = LogSample & WithCoordinates;
 
 type TrackPoint = readonly [lon: number, lat: number, ele: unknown, time: unknown];
 
@@ -122,14 +122,14 @@ function trackOf(points: readonly TrackPoint[]): ReadLog {
 
 /** With its distance from take-off, and its speed over ground since the point before. */
 function withSpeed(sample: Point, before: Point | undefined, first: Point): LogSample {
-  const distanceM = apartM(first, sample);
+  const distanceM = localDistanceM(first, sample);
   const lapseS = before ? sample.timeS - before.timeS : 0;
   if (!before || lapseS <= 0) return { ...sample, distanceM };
-  return { ...sample, distanceM, speedMps: apartM(before, sample) / lapseS };
+  return { ...sample, distanceM, speedMps: localDistanceM(before, sample) / lapseS };
 }
 
 /** A log and a track of the same flight as one: each sample of the log gets place, height and speed of the track's nearest point. */
-export function laidOver(log: ReadLog, track: ReadLog): ReadLog {
+export function mergeTrack(log: ReadLog, track: ReadLog): ReadLog {
   const { samples } = track;
   let at = 0;
   const nearest = (timeS: number) => {

@@ -1,11 +1,11 @@
-import { placed } from './apart';
+import { withCoordinates } from './localDistance';
 import type { LogSample } from './sample';
 
 const instant = (timeS: number) => new Date(timeS * 1000).toISOString();
 
 /** A track as GPX 1.1; heights are above take-off, as they were read, over the ground given. */
 export function writeGpx(samples: readonly LogSample[], groundM: number): string {
-  const points = placed(samples).map(
+  const points = withCoordinates(samples).map(
     ({ timeS, latitudeDeg, longitudeDeg, heightM }) =>
       `<trkpt lat="${latitudeDeg}" lon="${longitudeDeg}">${heightM === undefined ? '' : `<ele>${(groundM + heightM).toFixed(2)}</ele>`}<time>${instant(timeS)}</time></trkpt>`,
   );
@@ -14,7 +14,7 @@ export function writeGpx(samples: readonly LogSample[], groundM: number): string
 
 /** The same as a GeoJSON line (RFC 7946), its times in the property coordTimes. */
 export function writeGeoJsonTrack(samples: readonly LogSample[], groundM: number): string {
-  const points = placed(samples);
+  const points = withCoordinates(samples);
   return JSON.stringify({
     type: 'Feature',
     geometry: {

@@ -1,4 +1,4 @@
-import { inWords, toldInSi } from '../units/sentence';
+import { inWords, writeInSi } from '../units/sentence';
 import { imperialUnits } from '../units/units';
 import { readObstacles } from './geoJson';
 
@@ -37,7 +37,7 @@ test('things are kept where they stand, in whatever direction, as the circle abo
     ],
   });
   const read = readObstacles(file, home);
-  if (!read.ok) throw new Error(toldInSi(read.refusal));
+  if (!read.ok) throw new Error(writeInSi(read.refusal));
   // By hand: the circle about a square of 40 m has a radius of 28.3 m, about one of 20 m 14.1 m.
   const found = read.value.obstacles.map(({ name, distanceM, widthM, heightM }) => [
     name,
@@ -54,7 +54,7 @@ test('things are kept where they stand, in whatever direction, as the circle abo
   const bearings = read.value.obstacles.map(({ bearingDeg }) => bearingDeg ?? Number.NaN);
   for (const [k, wanted] of [270, 90, 90, 0].entries())
     expect(Math.abs((((bearings[k] as number) - wanted + 540) % 360) - 180)).toBeLessThan(0.3);
-  expect(read.value.leftOut.map(({ name, reason }) => ({ name, reason: toldInSi(reason) }))).toEqual([
+  expect(read.value.leftOut.map(({ name, reason }) => ({ name, reason: writeInSi(reason) }))).toEqual([
     { name: 'pond', reason: 'it has no height' },
   ]);
 });
@@ -66,10 +66,10 @@ test('a thing beyond every range is left out with its range in the reader’s un
     geometry: { type: 'Point', coordinates: [-2.808, 54.52] },
   };
   const read = readObstacles(JSON.stringify({ type: 'FeatureCollection', features: [mast] }), home);
-  if (!read.ok) throw new Error(toldInSi(read.refusal));
+  if (!read.ok) throw new Error(writeInSi(read.refusal));
   const reason = read.value.leftOut[0]?.reason;
   if (!reason) throw new Error('It should have been left out.');
-  expect(toldInSi(reason)).toMatch(/^Obstacle height must be from 0 m to \d+ m, not 900 m\.$/);
+  expect(writeInSi(reason)).toMatch(/^Obstacle height must be from 0 m to \d+ m, not 900 m\.$/);
   expect(inWords(reason, imperialUnits)).toMatch(
     /^Obstacle height must be from 0 ft to 1640 ft, not 2953 ft\.$/,
   );
@@ -97,7 +97,7 @@ test.each([
   const odd = `{"type":"Feature","properties":${JSON.stringify(properties)},"geometry":{"coordinates":${coordinates}}}`;
   const fine = JSON.stringify(feature('chimney', '31', { type: 'Point', coordinates: at(150, 5) }));
   const read = readObstacles(`{"type":"FeatureCollection","features":[${odd},${fine}]}`, home);
-  if (!read.ok) throw new Error(toldInSi(read.refusal));
+  if (!read.ok) throw new Error(writeInSi(read.refusal));
   expect(read.value.obstacles.map(({ name }) => name)).toEqual(['chimney']);
   expect(read.value.leftOut).toHaveLength(1);
 });

@@ -1,7 +1,7 @@
 import geodesic from 'geographiclib-geodesic';
-import { mostObstacles, type Obstacle, obstacleRanges } from '../air/obstacle';
+import { maxObstacles, type Obstacle, obstacleRanges } from '../air/obstacle';
 import type { Coordinates } from '../air/sun';
-import { offPlane, onPlane } from '../reserve/plane';
+import { toCartesian, toPolar } from '../reserve/plane';
 import { fittingName } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { outOfRange } from '../units/outOfRange';
@@ -16,7 +16,7 @@ export interface ObstaclesRead {
   readonly leftOut: readonly { readonly name: string; readonly reason: LeftOut }[];
 }
 
-const mostFeatures = 5000;
+const maxFeatures = 5000;
 
 interface Feature {
   readonly properties?: Readonly<Record<string, unknown>> | null;
@@ -32,7 +32,7 @@ export function readObstacles(text: string, home: Coordinates): Outcome<Obstacle
   if (text.length > longestFile) return fileTooLong(text);
   const features = featuresOf(text);
   if (!features) return refuse('not-geojson', 'This is no GeoJSON: a FeatureCollection is needed.');
-  if (features.length > mostFeatures) return tooMany(mostFeatures, features.length);
+  if (features.length > maxFeatures) return tooMany(maxFeatures, features.length);
   const obstacles: Obstacle[] = [];
   const leftOut: { name: string; reason: LeftOut }[] = [];
   features.forEach((feature, i) => {
@@ -41,14 +41,14 @@ export function readObstacles(text: string, home: Coordinates): Outcome<Obstacle
     if ('code' in read) leftOut.push({ name, reason: read });
     else obstacles.push(read);
   });
-  if (obstacles.length > mostObstacles) return tooMany(mostObstacles, obstacles.length);
+  if (obstacles.length > maxObstacles) return tooMany(maxObstacles, obstacles.length);
   obstacles.sort((a, b) => a.distanceM - b.distanceM);
   return success({ obstacles, leftOut });
 }
 
-function tooMany(mostCount: number, readCount: number) {
+function tooMany(maxCount: number, readCount: number) {
   return refuse('too-many-features', 'At most {mostCount} obstacles are read; these are {readCount}.', {
-    mostCount,
+    mostCount: maxCount,
     readCount,
   });
 }
@@ -68,7 +68,7 @@ function featuresOf(text: string): readonly Feature[] | null {
 function obstacleOf({ properties, geometry }: Feature, name: string, home: Coordinates): Obstacle | LeftOut {
   const heightM = metresOf(properties?.height ?? properties?.heightM);
   if (!(heightM > 0)) return sentence('no-height', 'it has no height');
-  const corners = cornersOf(geometry?.coordinates).map((corner) => onPlane(seenFromHome(corner, home)));
+  const corners = cornersOf(geometry?.coordinates).map((corner) => toCartesian(seenFromHome(corner, home)));
   if (corners.length === 0) return sentence('no-place', 'it has no place');
   const east = span(corners.map(({ eastM }) => eastM));
   const north = span(corners.map(({ northM }) => northM));
@@ -77,7 +77,7 @@ function obstacleOf({ properties, geometry }: Feature, name: string, home: Coord
     (most, { eastM, northM }) => Math.max(most, Math.hypot(eastM - middle.eastM, northM - middle.northM)),
     0,
   );
-  const { distanceM, bearingDeg } = offPlane(middle);
+  const { distanceM, bearingDeg } = toPolar(middle);
   const begins = Math.max(0, distanceM - radiusM);
   const obstacle = {
     name,

@@ -1,4 +1,4 @@
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { readHourlyCsv, writeHourlyCsv } from './hourlyCsv';
 
 const file = `time,temperature,humidity,wind,gust,from
@@ -8,7 +8,7 @@ const file = `time,temperature,humidity,wind,gust,from
 
 describe('hourly weather', () => {
   const read = readHourlyCsv(file, 'UTC');
-  if (!read.ok) throw new Error(toldInSi(read.refusal));
+  if (!read.ok) throw new Error(writeInSi(read.refusal));
   const { hours, problems } = read.value;
 
   test('is read with typed units; the wind is a forecast’s, for 10 m, unless it says otherwise', () => {
@@ -40,7 +40,7 @@ describe('hourly weather', () => {
       { line: 5, column: 'temperature', message: 'Air temperature: a number in °C is needed, not “warm”.' },
     ]);
     const missing = readHourlyCsv('time,temperature\n2026-11-26 10:00,5\n', 'UTC');
-    expect(missing.ok ? null : toldInSi(missing.refusal)).toBe(
+    expect(missing.ok ? null : writeInSi(missing.refusal)).toBe(
       'The first line must name the columns; missing: wind, from.',
     );
     expect(readHourlyCsv('', 'UTC').ok).toBe(false);
@@ -54,7 +54,7 @@ describe('times without an offset are the place’s', () => {
       `time,temperature,wind,from\n${times.map((time) => `${time},5,3,240`).join('\n')}\n`,
       timeZone,
     );
-    if (!read.ok) throw new Error(toldInSi(read.refusal));
+    if (!read.ok) throw new Error(writeInSi(read.refusal));
     return read.value.hours.map(({ at }) => new Date(at).toISOString().slice(0, 16));
   };
 

@@ -1,5 +1,5 @@
 import { conditionsRanges, forecastHeightM, windRanges } from '../air/conditions';
-import { type HourlyWeather, mostHours } from '../air/hours';
+import { type HourlyWeather, maxHours } from '../air/hours';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
 import type { ChosenUnits } from '../units/units';
@@ -41,9 +41,9 @@ export function readHourlyCsv(file: string, timeZone: string, units?: ChosenUnit
       names: missing.map((column) => columns[column][1]).join(', '),
     });
   }
-  if (rows.length > mostHours) {
+  if (rows.length > maxHours) {
     return refuse('too-many-rows', 'At most {mostCount} hours, a month, are read; these are {readCount}.', {
-      mostCount: mostHours,
+      mostCount: maxHours,
       readCount: rows.length,
     });
   }

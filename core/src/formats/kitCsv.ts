@@ -1,6 +1,6 @@
 import { type Battery, batteryRanges, chemistries } from '../battery/battery';
 import { type BatteryKeeping, batteryStates, keptPlaces } from '../battery/keeping';
-import { chargedFull } from '../battery/standing';
+import { chargedFull } from '../battery/selfDischarge';
 import { nameProblem, textProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { CellReader, type CsvProblem, readCsv, writeCsv } from './csv';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { answered, refusal } from '../../fixtures/answered';
 import { holds } from '../../fixtures/seeds';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { metarInWords, readMetar, weatherFromMetar } from './metar';
 import { metarMinds } from './metarWeather';
 
@@ -227,7 +227,7 @@ describe('generated reports', () => {
     holds(
       fc.property(fc.array(fc.oneof(token, fc.string({ maxLength: 9 })), { maxLength: 12 }), (words) => {
         const outcome = readMetar(words.join(' '));
-        if (!outcome.ok) expect(toldInSi(outcome.refusal).length).toBeGreaterThan(10);
+        if (!outcome.ok) expect(writeInSi(outcome.refusal).length).toBeGreaterThan(10);
       }),
       { seed: 33, numRuns: 300 },
     );
@@ -255,7 +255,7 @@ test('the report goes into the weather with its wind at 10 m; what it lacks stay
     wind: { speedMps: 1.5, gustMps: null, fromDeg: 70, readingHeightM: 10 },
   });
   const { says, lacks } = metarInWords(reading);
-  expect(says.map(toldInSi)).toEqual(['wind 1.5 m/s variable, at 10 m', 'air 9 °C']);
+  expect(says.map(writeInSi)).toEqual(['wind 1.5 m/s variable, at 10 m', 'air 9 °C']);
   expect(lacks.map(({ code }) => code)).toEqual(['direction', 'gust', 'dew-point', 'pressure']);
 });
 
@@ -264,8 +264,8 @@ test('what is not reckoned with is told: thunderstorm, freezing fog, what is for
   const nowMs = Date.parse('2026-12-01T10:00:00Z');
   const minds = (text: string) => {
     const read = readMetar(text, nowMs);
-    if (!read.ok) throw new Error(toldInSi(read.refusal));
-    return metarMinds(read.value.aside, nowMs).map(toldInSi);
+    if (!read.ok) throw new Error(writeInSi(read.refusal));
+    return metarMinds(read.value.aside, nowMs).map(writeInSi);
   };
   const storm = minds('XXHF 010950Z 24008KT 9999 +TSRA FEW020CB 09/08 Q1008 TEMPO 25030G50KT 1500 SHRA');
   expect(storm).toEqual([

@@ -1,7 +1,7 @@
 import geodesic from 'geographiclib-geodesic';
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { Coordinates } from '../air/sun';
-import { onPlane } from '../reserve/plane';
+import { toCartesian } from '../reserve/plane';
 import type { FlightOfPlan, SpanOfLane, SwapPlan } from '../swapPlan/report/answer';
 import { chargingOf } from '../swapPlan/report/chargingOf';
 import { wholeMinuteFrom, wholeMinuteUntil } from '../swapPlan/request/minutes';
@@ -158,7 +158,7 @@ function pointOf(
   { latitudeDeg, longitudeDeg }: Coordinates,
 ): Coordinates {
   const place = launchPlaces?.find(({ id }) => id === shot.launchPlaceId) ?? launchPlaces?.[0];
-  const seen = onPlane(shot);
+  const seen = toCartesian(shot);
   const [eastM, northM] = [seen.eastM + (place?.eastM ?? 0), seen.northM + (place?.northM ?? 0)];
   const bearingDeg = (Math.atan2(eastM, northM) * 180) / Math.PI;
   const { lat2, lon2 } = geodesic.Geodesic.WGS84.Direct(

@@ -1,7 +1,7 @@
 import { XMLParser } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import type { Coordinates } from '../air/sun';
-import { mostShots, type Shot, shotRanges } from '../swapPlan/request/shot';
+import { maxShots, type Shot, shotRanges } from '../swapPlan/request/shot';
 import { fittingName } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { violation } from '../units/quantity';
@@ -30,9 +30,9 @@ export function readShotPoints(text: string, home: Coordinates, newId: () => str
   const points = /^\s*</.test(text) ? gpxPoints(text) : geoJsonPoints(text);
   if (!points || points.length === 0)
     return refuse('not-a-track', 'Neither GPX with waypoints nor GeoJSON with points is in this text.');
-  if (points.length > mostShots)
+  if (points.length > maxShots)
     return refuse('too-many-rows', 'At most {mostCount} shots are read; these are {readCount}.', {
-      mostCount: mostShots,
+      mostCount: maxShots,
       readCount: points.length,
     });
   const problems: CsvProblem[] = [];

@@ -1,5 +1,5 @@
 import { type Style, styles } from '../aircraft/aircraft';
-import { lightWishes, mostShots, type Shot, shotNeeds, shotRanges } from '../swapPlan/request/shot';
+import { lightWishes, maxShots, type Shot, shotNeeds, shotRanges } from '../swapPlan/request/shot';
 import { nameProblem } from '../units/names';
 import { type Outcome, refuse, success } from '../units/outcome';
 import type { ChosenUnits } from '../units/units';
@@ -83,9 +83,9 @@ export function readShotsCsv(
     return refuse('columns-missing', 'The first line must name the columns; missing: {names}.', {
       names: missing.join(', '),
     });
-  if (table.rows.length > mostShots)
+  if (table.rows.length > maxShots)
     return refuse('too-many-rows', 'At most {mostCount} shots are read; these are {readCount}.', {
-      mostCount: mostShots,
+      mostCount: maxShots,
       readCount: table.rows.length,
     });
   const problems: CsvProblem[] = [];

@@ -1,8 +1,8 @@
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
-import { usualReserveCharge } from '../reserve/policy';
+import { defaultReserveCharge } from '../reserve/policy';
+import { defaultPack, newAndFull as full } from './defaultPack';
 import type { AircraftContent } from './records';
-import { newAndFull as full, usualPack } from './usualPack';
 
 /**
  * A class of aircraft with figures typical of it, rounded and from memory: no product's sheet. A start for a pilot to
@@ -43,7 +43,7 @@ export const classTemplates: readonly ClassTemplate[] = [
       advertisedFlightTimeS: minutes(30),
       advertisedSpeedMps: 5.5,
     },
-    pack: usualPack,
+    pack: defaultPack,
   },
   {
     name: '570 g camera',
@@ -127,6 +127,6 @@ export function aircraftOfClass(
         { style: 'normal', share: 0.2 },
       ],
     },
-    policy: { kind: 'touch-down-charge', reserveCharge: usualReserveCharge },
+    policy: { kind: 'touch-down-charge', reserveCharge: defaultReserveCharge },
   };
 }

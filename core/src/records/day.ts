@@ -36,7 +36,10 @@ export function dayAtPlace(day: DayRecord, place: PlaceRecord): DayAtPlace {
 }
 
 /** The two halves of conditions: what the ground is like stays with the place, what the air does is the day's. */
-export function parted(conditions: Conditions): { readonly ground: Ground; readonly weather: Weather } {
+export function splitConditions(conditions: Conditions): {
+  readonly ground: Ground;
+  readonly weather: Weather;
+} {
   const { elevationM, roughnessM, ...weather } = conditions;
   return { ground: { elevationM, roughnessM }, weather };
 }

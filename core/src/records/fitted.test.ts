@@ -2,7 +2,7 @@ import { asSupposed, SyntheticAircraft } from '../../fixtures/calibrationWorlds'
 import { jayOnTheFell } from '../../fixtures/jay';
 import { fitOf } from '../calibration/fit';
 import { packAdvice } from '../calibration/packAdvice';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { basisOf, type CountedTest, changesSince, fitRequestFor, listedFit } from './fitted';
 import type { AircraftRecord, BatteryRecord } from './records';
 
@@ -103,7 +103,7 @@ test('a list leaves out what grows with the flights, and keeps what a belief is 
     batteries: [{ ...jayOnTheFell.battery, id: 'a' }],
     flights: [{ ...one.fly(['hover']).flight, batteryId: 'a' }],
   });
-  if (!fit.ok) throw new Error(toldInSi(fit.refusal));
+  if (!fit.ok) throw new Error(writeInSi(fit.refusal));
   const listed = listedFit({
     ...kept,
     id: 'fit',
@@ -123,7 +123,7 @@ test('a pack that clearly gives less is for short shots; within its spread it is
   });
   const said = (one: ReturnType<typeof against>) => {
     const advice = packAdvice(one);
-    return advice && toldInSi(advice);
+    return advice && writeInSi(advice);
   };
   expect(said(against(-0.09, 0.03))).toBe('Gives 9 % less than the others, ±3: keep it for short shots');
   expect(said(against(-0.05, 0.03))).toBe('Gives as much as the others, ±3 %');

@@ -1,6 +1,6 @@
 import { agedPack } from '../battery/keeping';
 import type { Fit, FitRequest } from '../calibration/fit';
-import { mostFlightsOfFit } from '../calibration/limits';
+import { maxFlightsOfFit } from '../calibration/limits';
 import { modelVersion } from '../calibration/modelVersion';
 import type { PlannedFlight } from '../calibration/nextTests';
 import type { CalibrationFlight } from '../calibration/predicted';
@@ -24,7 +24,7 @@ export function fitRequestFor(
   const flown = tests
     .filter(({ aircraftId, batteryId }) => aircraftId === aircraft.id && known.has(batteryId))
     .sort((a, b) => Date.parse(a.flownAt) - Date.parse(b.flownAt) || (a.id < b.id ? -1 : 1))
-    .slice(-mostFlightsOfFit);
+    .slice(-maxFlightsOfFit);
   return {
     aircraft: aircraft.spec,
     batteries: own.map((battery) => ({ ...asKept(agedAtLastFlight(battery, flown)), id: battery.id })),

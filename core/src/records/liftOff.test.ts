@@ -1,4 +1,4 @@
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { liftOffNotes } from './liftOff';
 
 test('notes for the card: how to land precisely always, how to keep kit in frost only then', () => {
@@ -8,5 +8,5 @@ test('notes for the card: how to land precisely always, how to keep kit in frost
     'precise-landing',
     'frost-after',
   ]);
-  expect(liftOffNotes(5).map(toldInSi)[0]).toContain('rise straight up 7 m to 10 m first');
+  expect(liftOffNotes(5).map(writeInSi)[0]).toContain('rise straight up 7 m to 10 m first');
 });

@@ -15,7 +15,7 @@ export const liftOffChecks = [
 export type LiftOffCheck = (typeof liftOffChecks)[number];
 
 /** Common practice: fewer do not fix the home point well enough. */
-export const leastSatellites = 8;
+export const minSatellites = 8;
 /** Common practice: hover so long after lift-off and look at gauge and behaviour before going anywhere. */
 export const warmHoverS = 15;
 

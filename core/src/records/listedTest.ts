@@ -1,4 +1,4 @@
-import { estimate, type Middle } from '../estimate/estimate';
+import { estimate, type NominalBelief } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { type Comparison, compareTest } from '../testFlights/compare';
 import { type TestQuestion, testQuestions } from '../testFlights/questions';
@@ -28,10 +28,10 @@ export function testOutcome({ estimate, ...record }: TestFlightRecord, nowMs: nu
 }
 
 /** The outcome of a test whose estimate is still to be frozen, held against the middle flight. */
-export function outcomeMeanwhile(
+export function provisionalOutcome(
   record: TestFlightContent,
   request: EstimateRequest,
-  middle: Middle,
+  middle: NominalBelief,
   nowMs: number,
 ): TestOutcome {
   const flown = estimate(request, middle);

@@ -90,7 +90,7 @@ export const launchPlaceRanges = {
   northM: { label: 'North of the place', unit: 'm', siPerUnit: 1, min: -10_000, max: 10_000, step: 10 },
 } as const satisfies Record<string, Quantity>;
 
-export const mostLaunchPlaces = 50;
+export const maxLaunchPlaces = 50;
 
 /** What the air does, without the ground it does it over. */
 export type Weather = Omit<Conditions, keyof Ground>;
@@ -204,7 +204,7 @@ export interface TimedChargeContent {
   readonly note?: string | null;
 }
 
-export const mostChargeMarks = 200;
+export const maxChargeMarks = 200;
 
 export interface ShootContent {
   readonly name: string;

@@ -1,5 +1,5 @@
 import { clearanceM } from '../air/obstacle';
-import { type Aircraft, maxAirspeedMps, spec, usualSpec } from '../aircraft/aircraft';
+import { type Aircraft, defaultSpec, maxAirspeedMps, spec } from '../aircraft/aircraft';
 import type { Policy } from './policy';
 
 /** How the way home is flown: by the aircraft, as a lost link leaves it, or by the pilot in a mode of his. */
@@ -7,7 +7,7 @@ export const comesHomeWays = ['by-itself', 'by-hand', 'by-hand-fast', 'by-hand-l
 export type ComesHome = (typeof comesHomeWays)[number];
 
 /** What a lost link leaves: the only way home that nobody has to fly. */
-export const usualComesHome: ComesHome = 'by-itself';
+export const defaultComesHome: ComesHome = 'by-itself';
 
 /** What decides how high and how fast a way home is flown. */
 export interface HomeRule {
@@ -24,14 +24,14 @@ export function homeRuleOf(
   tallestM: number | null,
 ): HomeRule {
   return {
-    comesHome: comesHome ?? usualComesHome,
-    returnHeightM: returnHeightM ?? usualReturnHeightM,
+    comesHome: comesHome ?? defaultComesHome,
+    returnHeightM: returnHeightM ?? defaultReturnHeightM,
     clearM: tallestM === null ? null : tallestM + clearanceM,
   };
 }
 
 /** Assumed where the pilot does not say; above most trees and houses. */
-export const usualReturnHeightM = 30;
+export const defaultReturnHeightM = 30;
 
 /** The same way home as the aircraft flies it when nobody does. */
 export function byItself(rule: HomeRule): HomeRule {
@@ -58,7 +58,7 @@ const stickForward = 0.9;
 
 /** The airspeed home, m/s; by how much it is off where the sheet is silent is `ratio`. */
 export function airspeedHomeMps(aircraft: Aircraft, comesHome: ComesHome, ratio: number): number {
-  if (comesHome === 'by-itself') return aircraft.returnSpeedMps ?? usualSpec.returnSpeedMps * ratio;
+  if (comesHome === 'by-itself') return aircraft.returnSpeedMps ?? defaultSpec.returnSpeedMps * ratio;
   const mode = comesHome === 'by-hand-fast' ? 'fast' : 'normal';
   const isKnown = aircraft.modes?.[mode] != null;
   return stickForward * maxAirspeedMps(aircraft, mode) * (isKnown ? 1 : ratio);

@@ -21,12 +21,12 @@ export const policyRanges = {
 } as const satisfies Record<string, Quantity>;
 
 /** 25 %: wind, or a site new to you. The middle school, and the safer guess where nothing is known. */
-export const usualReserveCharge = 0.25;
-export const usualConfidence = 0.9;
+export const defaultReserveCharge = 0.25;
+export const defaultConfidence = 0.9;
 
 /** The share of flights that must land with the reserve intact: the pilot's choice, else nine of ten. */
 export function confidenceOf({ confidence }: Policy): number {
-  return confidence ?? usualConfidence;
+  return confidence ?? defaultConfidence;
 }
 
 /** Flying on until the aircraft lands itself, or falls, may define the end of a test; a plan refuses it. */
@@ -38,13 +38,13 @@ export function isTestOnly(policy: Policy): boolean {
  * The gauge a flight under this policy must still show when it touches down. Never less than the aircraft's own forced
  * landing, where it would come down before: a test alone may end there, or go on to empty.
  */
-export function leastAtTouchdown(policy: Policy, forcedLandingCharge: number): number {
+export function minAtTouchdown(policy: Policy, forcedLandingCharge: number): number {
   if (policy.kind === 'empty') return 0;
   if (policy.kind === 'forced-landing') return forcedLandingCharge;
-  return Math.max(policy.reserveCharge ?? usualReserveCharge, forcedLandingCharge);
+  return Math.max(policy.reserveCharge ?? defaultReserveCharge, forcedLandingCharge);
 }
 
 /** The same for a way home, which is flown to be down at home whatever the test is for. */
-export function leastAtHome(policy: Policy, forcedLandingCharge: number): number {
-  return Math.max(leastAtTouchdown(policy, forcedLandingCharge), forcedLandingCharge);
+export function minAtHome(policy: Policy, forcedLandingCharge: number): number {
+  return Math.max(minAtTouchdown(policy, forcedLandingCharge), forcedLandingCharge);
 }

@@ -8,14 +8,14 @@ import { cellPriors } from '../battery/cells';
 import { boxPriors, solveBox } from '../flight/box';
 import { boxPairPriors } from '../flight/boxPair';
 import { nominal } from '../units/assumed';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { type ComesHome, homeRuleOf } from './homing';
 import { returnLegs, returnPriors } from './returnHome';
 
 const usual = nominal({ ...boxPriors, ...boxPairPriors, ...airframePriors, ...cellPriors, ...returnPriors });
 const { aircraft, battery } = jayOnTheFell;
 const box = solveBox(aircraft, battery, usual);
-if (!box.ok) throw new Error(toldInSi(box.refusal));
+if (!box.ok) throw new Error(writeInSi(box.refusal));
 const { powertrain } = box.value;
 
 const windy =
@@ -65,7 +65,7 @@ test('8 m/s against a 9–10 m/s headwind never comes home (common practice), an
 test('a wind across is named where there is one to speak of: 12° off 9.5 m/s are 2 m/s, 2° are 0.3', () => {
   const said = (fromDeg: number) => {
     const refusal = home(300, 60, windy(9.5, fromDeg));
-    return 'code' in refusal ? toldInSi(refusal) : '';
+    return 'code' in refusal ? writeInSi(refusal) : '';
   };
   expect(said(252)).toContain('and 2 m/s across');
   expect(said(242)).not.toContain('across');

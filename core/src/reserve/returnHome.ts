@@ -83,7 +83,7 @@ export interface Cruise {
 }
 
 /** The wind met on a way, and what is left of the airspeed over ground; not above zero where it does not get there. */
-export interface Progress {
+export interface GroundProgress {
   readonly groundMps: number;
   readonly windMps: number;
   readonly headwindMps: number;
@@ -208,7 +208,7 @@ export function returnAirspeedMps({
 export function progressAlong(
   atmosphere: Atmosphere,
   { trackDeg, heightM, airspeedMps }: Omit<Cruise, 'distanceM'>,
-): Progress {
+): GroundProgress {
   const air = atmosphere(heightM);
   const { headwindMps, crosswindMps } = windAlongTrack(air.windMps, air.windFromDeg, trackDeg);
   const groundMps = groundspeedMps(airspeedMps, headwindMps, crosswindMps);
@@ -222,7 +222,7 @@ function standingW({ powertrain, atmosphere }: HomingAircraft, heightM: number, 
 /** A crosswind worth naming. */
 const namedFromMps = 0.5;
 
-function notHome({ airspeedMps, heightM }: Cruise, progress: Progress) {
+function notHome({ airspeedMps, heightM }: Cruise, progress: GroundProgress) {
   const { groundMps, windMps, headwindMps, crosswindMps } = progress;
   const driftMps = -groundMps;
   // What is spent on holding the track against the wind across is missing along it.

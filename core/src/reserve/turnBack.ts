@@ -6,7 +6,7 @@ import { type DrainCurve, endOf, momentAtCharge } from '../flight/drain';
 import { flyLegs } from '../flight/legs';
 import { solveBetween, solveNear } from '../statistics/solve';
 import { type Outcome, refuse, success } from '../units/outcome';
-import { isTestOnly, leastAtTouchdown, type Policy } from './policy';
+import { isTestOnly, minAtTouchdown, type Policy } from './policy';
 
 /** The end of the useful flight and of the whole one. */
 export interface FlightEnd {
@@ -35,7 +35,7 @@ export function flightEnd(
   wayHome: readonly PowerLeg[],
   policy: Policy,
 ): Outcome<FlightEnd> {
-  const reserve = leastAtTouchdown(policy, spec(aircraft, 'forcedLandingCharge'));
+  const reserve = minAtTouchdown(policy, spec(aircraft, 'forcedLandingCharge'));
   if (isTestOnly(policy)) return testEnd(cells, curve, policy, reserve);
   const home = (charge: number) => flyLegs(cells, wayHome, airC, momentAtCharge(curve, charge));
   const start = curve.charge[0] ?? 0;
@@ -57,14 +57,14 @@ export function keepsReserve(
   turnBackCharge: number,
   touchdown: CellState,
 ): boolean {
-  const least = cellChargeOf(leastAtTouchdown(policy, spec(aircraft, 'forcedLandingCharge')), cells.hidden);
+  const least = cellChargeOf(minAtTouchdown(policy, spec(aircraft, 'forcedLandingCharge')), cells.hidden);
   if (touchdown.charge < least) return false;
   return policy.kind !== 'half-out-half-home' || turnBackCharge >= halfCharge(takeoff, least);
 }
 
 /** Half of what is spendable: the cell charge at which half out, half home turns back. */
-function halfCharge(takeoff: Pick<CellState, 'charge'>, leastCharge: number): number {
-  return (takeoff.charge + leastCharge) / 2;
+function halfCharge(takeoff: Pick<CellState, 'charge'>, minCharge: number): number {
+  return (takeoff.charge + minCharge) / 2;
 }
 
 /** The smallest cell charge from which the way home still ends at the reserve; null when even the first does not. */

@@ -18,7 +18,7 @@ export interface Settled {
 }
 
 const firstDamping = 1e-3;
-const mostTries = 16;
+const maxTries = 16;
 
 /**
  * Gauss–Newton, damped by Marquardt's scaling only where a whole step leads uphill (Nocedal & Wright, Numerical Optimization,
@@ -42,7 +42,7 @@ export function gaussNewton(
     const jacobian = jacobianAt(x, residuals);
     steps++;
     fell = 0;
-    for (let tries = 0; tries < mostTries; tries++) {
+    for (let tries = 0; tries < maxTries; tries++) {
       const step = dampedStep(jacobian, residuals, damping);
       const next = x.map((value, i) => value + (step[i] as number));
       const there = residualsAt(next);

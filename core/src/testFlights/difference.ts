@@ -1,5 +1,5 @@
 import type { World } from '../belief/belief';
-import type { Middle } from '../estimate/estimate';
+import type { NominalBelief } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { simulate } from '../estimate/simulate';
 import { meanPowerW } from '../flight/bundles';
@@ -49,7 +49,7 @@ const readingFraction = 0.006;
 export function explainDifference(
   first: FlownTest,
   second: FlownTest,
-  { middle }: Middle,
+  { middle }: NominalBelief,
 ): Outcome<Difference> {
   const downToCharge = Math.max(first.test.endCharge, second.test.endCharge);
   const fits = [first, second].map(({ test, request }) => fitDrain(request, readingsOf(test), middle));

@@ -1,7 +1,7 @@
 import type { Conditions } from '../air/conditions';
 import type { Aircraft } from '../aircraft/aircraft';
 import type { Battery } from '../battery/battery';
-import type { Middle } from '../estimate/estimate';
+import type { NominalBelief } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { lineThrough } from '../statistics/line';
 import { fitDrain, flownAt } from './drainFit';
@@ -36,13 +36,17 @@ export interface ProjectionRequest {
 /** How long a whole charge would have lasted, by each school. Without the drain curve where the model cannot fly such a flight. */
 export function projections(
   { test, aircraft, battery, batteryId, conditions }: ProjectionRequest,
-  belief: Middle,
+  belief: NominalBelief,
 ): Projection[] {
   return projectionsOf(test, requestForTest(test, aircraft, battery, conditions, batteryId ?? null), belief);
 }
 
 /** The same for a test whose request is known: as it was frozen, or as it would be asked today. */
-export function projectionsOf(test: TestFlight, request: EstimateRequest, { middle }: Middle): Projection[] {
+export function projectionsOf(
+  test: TestFlight,
+  request: EstimateRequest,
+  { middle }: NominalBelief,
+): Projection[] {
   const readings = readingsOf(test);
   const line = straightLine(test);
   const lines = [

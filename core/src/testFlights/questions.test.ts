@@ -1,5 +1,5 @@
 import { jayOnTheFell } from '../../fixtures/jay';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { type AskedTest, testQuestions } from './questions';
 
 const now = Date.parse('2026-11-26T12:00:00Z');
@@ -24,7 +24,7 @@ test('a usual test is not asked about', () => {
 test('100:00 from 99 to 60 % would be 256 min of a box of 31 (taken without a word until 25 Nov 2026)', () => {
   const [question] = ask({ test: { ...hover, startCharge: 0.99, endCharge: 0.6, durationS: 6000 } });
   // By hand: 100 min for 39 % are 256:25 for all, 827 % of 31:00.
-  expect(question && toldInSi(question)).toBe(
+  expect(question && writeInSi(question)).toBe(
     'At this rate a whole charge would last 256:25, 827 % of the box: are the time and both charges right?',
   );
 });

@@ -16,9 +16,9 @@ export type TestQuestionCode = (typeof testQuestionCodes)[number];
 export type TestQuestion = Sentence<TestQuestionCode>;
 
 /** What a test may say of a box before it is asked about: no pack outlasts its box by more, however it is flown. */
-const mostOfBox = 1.25;
+const maxOfBox = 1.25;
 /** The hardest flying takes a whole charge in a third of the box's time (common practice); less is a slip. */
-const leastOfBox = 0.2;
+const minOfBox = 0.2;
 /** Clocks differ by this much. */
 const clockSlackMs = 300_000;
 
@@ -47,13 +47,13 @@ export function testQuestions(
   const found = [
     Date.parse(flownAt) > nowMs + clockSlackMs &&
       sentence('dated-later', 'It is dated later than now: was it flown already?'),
-    boxFraction > mostOfBox &&
+    boxFraction > maxOfBox &&
       sentence(
         'longer-than-box',
         'At this rate a whole charge would last {wholeS}, {boxFraction} of the box: are the time and both charges right?',
         { wholeS, boxFraction },
       ),
-    boxFraction < leastOfBox &&
+    boxFraction < minOfBox &&
       sentence(
         'shorter-than-box',
         'At this rate a whole charge would last only {wholeS}, {boxFraction} of the box: are the time and both charges right?',

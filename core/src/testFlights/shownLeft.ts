@@ -1,12 +1,12 @@
 import { type Aircraft, spec } from '../aircraft/aircraft';
-import type { Middle } from '../estimate/estimate';
+import type { NominalBelief } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { median } from '../statistics/quantile';
 import { fitDrain } from './drainFit';
 import { type LeftTo, readingsOf, type TestFlight } from './testFlight';
 
 /** Most aircraft show the minutes to their own landing (common practice). */
-export const usualLeftTo: LeftTo = 'landing';
+export const defaultLeftTo: LeftTo = 'landing';
 
 /** Minutes an aircraft showed as left at a moment, and what then came. */
 export interface ShownLeft {
@@ -23,7 +23,7 @@ export interface ShownLeft {
 export function shownLeft(
   test: TestFlight,
   request: EstimateRequest,
-  { middle }: Pick<Middle, 'middle'>,
+  { middle }: Pick<NominalBelief, 'middle'>,
 ): ShownLeft[] {
   const shown = (test.checkpoints ?? []).flatMap(({ timeS, leftS }) =>
     leftS == null ? [] : [{ timeS, leftS }],
@@ -39,12 +39,16 @@ export function shownLeft(
 /** When the pilot saw what it counts to. */
 function notedS({ checkpoints, leftTo }: TestFlight): number | null {
   const sign = { return: 'own-return', landing: 'forced-landing', empty: 'empty' } as const;
-  const kind = sign[leftTo ?? usualLeftTo];
+  const kind = sign[leftTo ?? defaultLeftTo];
   return (checkpoints ?? []).find((one) => one.kind === kind)?.timeS ?? null;
 }
 
-function reckonedS(test: TestFlight, request: EstimateRequest, middle: Middle['middle']): number | null {
-  const charge = countsTo(test.leftTo ?? usualLeftTo, request.aircraft);
+function reckonedS(
+  test: TestFlight,
+  request: EstimateRequest,
+  middle: NominalBelief['middle'],
+): number | null {
+  const charge = countsTo(test.leftTo ?? defaultLeftTo, request.aircraft);
   if (charge === null) return null;
   const fit = fitDrain(request, readingsOf(test), middle);
   return fit.ok ? (fit.value.timesAt([charge])[0] as number) : null;

@@ -74,7 +74,7 @@ export interface TestFlight {
   readonly leftTo?: LeftTo | null;
 }
 
-export const mostCheckpoints = 500;
+export const maxCheckpoints = 500;
 
 export const testFlightRanges = {
   heightM: { label: 'Height', unit: 'm', siPerUnit: 1, min: 0, max: 500, step: 1 },
@@ -163,7 +163,7 @@ export function readingsOf({
   return [{ timeS: 0, charge: startCharge }, ...between, { timeS: durationS, charge: endCharge }];
 }
 
-const usualCircleRadiusM = { circle: 15, 'figure-of-eight': 10 } as const;
+const defaultCircleRadiusM = { circle: 15, 'figure-of-eight': 10 } as const;
 
 export function patternMix(
   test: Pick<TestFlight, 'pattern' | 'mode' | 'airspeedMps' | 'reversalsPerMin' | 'handling'>,
@@ -173,7 +173,9 @@ export function patternMix(
   const style = test.mode ?? 'normal';
   const flown = { style, share: 1, airspeedMps, ...(style === 'manual' && { handling }) };
   if (pattern === 'circle' || pattern === 'figure-of-eight') {
-    return [{ ...flown, circleRadiusM: usualCircleRadiusM[pattern], reversalsPerMin: reversalsPerMin ?? 0 }];
+    return [
+      { ...flown, circleRadiusM: defaultCircleRadiusM[pattern], reversalsPerMin: reversalsPerMin ?? 0 },
+    ];
   }
   return [{ ...flown, reversalsPerMin }];
 }

@@ -8,7 +8,7 @@ export interface NumberMarks {
 export const plainMarks: NumberMarks = { decimal: '.', group: null };
 
 /** The marks of a locale such as "de-CH" (Unicode CLDR, by the engine). */
-export function marksOf(locale: string): NumberMarks {
+export function numberMarksOf(locale: string): NumberMarks {
   const parts = new Intl.NumberFormat(locale, { useGrouping: true }).formatToParts(1_234_567.8);
   const mark = (type: string) => parts.find((part) => part.type === type)?.value ?? null;
   return { decimal: mark('decimal') ?? '.', group: mark('group') };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { everyQuantity, ranges } from '../../fixtures/quantities';
 import { holds } from '../../fixtures/seeds';
 import { minutesAndSeconds } from './clock';
-import { marksOf } from './numeral';
+import { numberMarksOf } from './numeral';
 import { inChosenUnit, type Quantity, readTyped, shown, violation, withUnit } from './quantity';
 import { type ChosenUnits, digitsOf, imperialUnits, metricUnits, written } from './units';
 
@@ -150,7 +150,7 @@ test('QNH, rotors and drag follow the units too (NIST SP 811, app. B.8: 29.92 in
 
 describe('thousands and decimals as the locale has them, as a whole or not at all', () => {
   const distance: Quantity = { label: 'Distance', unit: 'm', siPerUnit: 1, min: 0, max: 10_000, step: 10 };
-  const typed = (text: string, locale: string) => readTyped(distance, text, marksOf(locale));
+  const typed = (text: string, locale: string) => readTyped(distance, text, numberMarksOf(locale));
   test.each([
     ['en-GB', '1,200', 1200],
     ['en-GB', '1200', 1200],

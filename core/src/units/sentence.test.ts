@@ -1,4 +1,4 @@
-import { inSi, inWords, numbersOf, sentence, toldInSi } from './sentence';
+import { inSi, inWords, numbersOf, sentence, writeInSi } from './sentence';
 import { imperialUnits, metricUnits } from './units';
 
 test('one sentence in the reader’s units: 9 m/s 20 mph, −5 °C 23 °F, 249 g 0.549 lb, 34 mΩ as it is (NIST SP 811)', () => {
@@ -38,5 +38,5 @@ test('for programs: the message in SI beside code and numbers', () => {
   const said = inSi(sentence('drifts', '{name} drifts at {driftMps:1}', { name: 'It', driftMps: 1.25 }));
   expect(said).toMatchObject({ code: 'drifts', message: 'It drifts at 1.3 m/s' });
   expect(numbersOf(said)).toEqual({ driftMps: 1.25 });
-  expect(toldInSi(sentence('whole', 'Push to {speedMps:1}', { speedMps: 13 }))).toBe('Push to 13 m/s');
+  expect(writeInSi(sentence('whole', 'Push to {speedMps:1}', { speedMps: 13 }))).toBe('Push to 13 m/s');
 });

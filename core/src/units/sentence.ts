@@ -15,7 +15,7 @@ export interface Sentence<Code extends string = string> {
 export type SaidValue = number | string | Sentence;
 
 type Place = 0 | 1 | 2;
-const speedOrLength = (dimension: Dimension) => (si: number, units: ChosenUnits, digits: number) =>
+const formatQuantity = (dimension: Dimension) => (si: number, units: ChosenUnits, digits: number) =>
   written(dimension, si, units, digits);
 const plain =
   (unit: string, factor = 1) =>
@@ -24,15 +24,15 @@ const plain =
 
 /** How a value is written, by the ending of its name. */
 const endings = {
-  Mps: speedOrLength('speed'),
-  M: speedOrLength('distance'),
+  Mps: formatQuantity('speed'),
+  M: formatQuantity('distance'),
   DifferenceC: (celsius: number, units: ChosenUnits) => writtenDifference(celsius, units),
-  C: speedOrLength('temperature'),
-  Kgm3: speedOrLength('density'),
-  Kg: speedOrLength('mass'),
-  Npm2: speedOrLength('discLoading'),
-  M2: speedOrLength('area'),
-  Hpa: speedOrLength('pressure'),
+  C: formatQuantity('temperature'),
+  Kgm3: formatQuantity('density'),
+  Kg: formatQuantity('mass'),
+  Npm2: formatQuantity('discLoading'),
+  M2: formatQuantity('area'),
+  Hpa: formatQuantity('pressure'),
   Mah: plain(' mAh'),
   Wh: plain(' Wh'),
   W: plain(' W'),
@@ -89,13 +89,13 @@ function valueInWords(name: string, value: SaidValue, units: ChosenUnits, digits
 }
 
 /** The sentence in SI units, as programs and logs read it. */
-export function toldInSi(said: Sentence): string {
+export function writeInSi(said: Sentence): string {
   return inWords(said, metricUnits);
 }
 
 /** The sentence with its message in SI, as interfaces for programs and kept records give it. */
 export function inSi<Said extends Sentence>(said: Said): Said & { readonly message: string } {
-  return { ...said, message: toldInSi(said) };
+  return { ...said, message: writeInSi(said) };
 }
 
 /** The numbers of a sentence by their names, SI. */

@@ -7,7 +7,7 @@ import { gaugeOf } from '../battery/gauge';
 import { estimate } from '../estimate/estimate';
 import { flyLegs } from '../flight/legs';
 import { policyKinds } from '../reserve/policy';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { reachOf } from './reach';
 import type { ReturnRequest } from './request';
 import { returnAnswer, returnBand } from './returnInFull';
@@ -39,7 +39,7 @@ test('a way home that passes its forced landing before it is down is not home: w
   expect(home.touchdownCharge).toBeNull();
   expect(home.forcedLanding).toMatchObject({ charge: expect.closeTo(0.1, 6), during: 'cruise' });
   expect(home.notHome?.code).toBe('lands-itself');
-  expect(home.notHome && toldInSi(home.notHome)).toMatch(
+  expect(home.notHome && writeInSi(home.notHome)).toMatch(
     /^At 10 % its forced landing begins \d+ m short of home, from 60 m up, on water\. Kept up by hand it would fly \d:\d\d more, (just|not) enough to reach home: an emergency, never planned\.$/,
   );
   const goNow = waysOut.find(({ kind }) => kind === 'go-now');
@@ -51,7 +51,7 @@ test.each([
   ['open ground', 'on what is there'],
 ] as const)('what it comes down on is said: over %s it is “%s”', (below, words) => {
   const { notHome } = answered(returnAnswer(at({}, { below }), boxMiddle)).home;
-  expect(notHome && toldInSi(notHome)).toContain(`from 60 m up, ${words}. Kept up`);
+  expect(notHome && writeInSi(notHome)).toContain(`from 60 m up, ${words}. Kept up`);
 });
 
 test('where it comes down and how much longer it could be held up, flown step by step in tenths of a second', () => {
@@ -80,7 +80,7 @@ test('already below its forced landing it comes down at once, where it is; over 
   expect(below).toMatchObject({ timeS: 0, shortM: expect.closeTo(200, 6), charge: expect.closeTo(0.08, 6) });
   const overHome = answered(returnAnswer(at({ distanceM: 2, charge: 0.105 }), boxMiddle)).home;
   expect(overHome.forcedLanding?.shortM).toBe(0);
-  expect(overHome.notHome && toldInSi(overHome.notHome)).toContain('up over home, on what is there');
+  expect(overHome.notHome && writeInSi(overHome.notHome)).toContain('up over home, on what is there');
 });
 
 test('nothing that is planned passes the forced landing: turn back, table, reach, minutes, whatever the school (seed 24)', () => {
@@ -137,7 +137,7 @@ test('a reserve below the forced landing is lifted to it, in the plan too, and t
       ),
     );
   expect(plan(0.15).usableS.p50).toBeCloseTo(plan(0.2).usableS.p50, 6);
-  expect(plan(0.15).cautions.map(toldInSi)).toContain(
+  expect(plan(0.15).cautions.map(writeInSi)).toContain(
     'Its forced landing begins at 20 %, above your 15 %: 20 % is held back',
   );
   expect(plan(0.25).cautions.map(({ code }) => code)).not.toContain('reserve-below-forced-landing');

@@ -1,7 +1,7 @@
 import { answered } from '../../fixtures/answered';
 import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import type { ReturnRequest } from './request';
 import { returnAnswer } from './returnInFull';
 
@@ -42,7 +42,7 @@ describe('what practice knows of a way home (common practice)', () => {
 
   test('in the dark it comes home straight at the height it then has', () => {
     const { mind } = out({ at: '2026-11-26T18:00:00Z', coordinates: fell });
-    expect(mind.map(toldInSi)).toEqual([
+    expect(mind.map(writeInSi)).toEqual([
       'Its obstacle sensors do not work in the dark: it flies straight home, at 60 m',
     ]);
     expect(codes({ at: '2026-11-26T12:00:00Z', coordinates: fell })).toEqual([]);
@@ -78,9 +78,9 @@ test('where the straight way home is too strong, a landing place aside of it is 
     { distanceM: 200, bearingDeg: 60 },
   );
   const aside = waysOut.find(({ kind }) => kind === 'land-elsewhere');
-  expect(aside && toldInSi(aside.caution)).toMatch(
+  expect(aside && writeInSi(aside.caution)).toMatch(
     /^straight home it drifts back at 1 m\/s, this way it makes 1\d\.\d m\/s over ground; only where nobody is/,
   );
   const calm = out({ landingPlaces: places }).waysOut.find(({ kind }) => kind === 'land-elsewhere');
-  expect(calm && toldInSi(calm.caution)).toMatch(/^only where nobody is/);
+  expect(calm && writeInSi(calm.caution)).toMatch(/^only where nobody is/);
 });

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { holds } from '../../fixtures/seeds';
-import { backFrom, seenFrom } from '../reserve/plane';
+import { relativeTo, reverseBearing } from '../reserve/plane';
 import { siteFrom } from './movedHome';
 
 test('300 m east of the old home, seen from a new one 400 m north of it: 500 m to the south-east (3-4-5, by hand)', () => {
-  const seen = seenFrom({ distanceM: 400, bearingDeg: 0 }, { distanceM: 300, bearingDeg: 90, heightM: 40 });
+  const seen = relativeTo({ distanceM: 400, bearingDeg: 0 }, { distanceM: 300, bearingDeg: 90, heightM: 40 });
   expect(seen).toEqual({
     distanceM: expect.closeTo(500, 9),
     bearingDeg: expect.closeTo(180 - (Math.atan2(300, 400) * 180) / Math.PI, 9),
@@ -19,8 +19,8 @@ test('there and back again: what is moved to another home and back is where it w
   });
   holds(
     fc.property(place, place, (home, thing) => {
-      const again = seenFrom(backFrom(home), seenFrom(home, thing));
-      const off = seenFrom(thing, again).distanceM;
+      const again = relativeTo(reverseBearing(home), relativeTo(home, thing));
+      const off = relativeTo(thing, again).distanceM;
       expect(off).toBeLessThan(1e-6);
     }),
     { seed: 71 },

@@ -1,6 +1,6 @@
 import type { LandingPlace, Obstacle } from '../air/obstacle';
 import type { Site } from '../air/site';
-import { backFrom, seenFrom } from '../reserve/plane';
+import { relativeTo, reverseBearing } from '../reserve/plane';
 
 /** What the place where it took off is called, once home is another. */
 const takeoffPlace = 'the take-off place';
@@ -13,8 +13,8 @@ const takeoffPlace = 'the take-off place';
 export function siteFrom(home: LandingPlace, site: Site): Site {
   const others = (site.landingPlaces ?? []).filter(({ name }) => name !== home.name);
   const places: LandingPlace[] = [
-    { name: takeoffPlace, ...backFrom(home) },
-    ...others.map((place) => seenFrom(home, place)),
+    { name: takeoffPlace, ...reverseBearing(home) },
+    ...others.map((place) => relativeTo(home, place)),
   ];
   return { ...site, landingPlaces: places, obstacles: obstaclesFrom(home, site.obstacles ?? []) };
 }
@@ -26,7 +26,7 @@ function obstaclesFrom(home: LandingPlace, obstacles: readonly Obstacle[]): Obst
 
 function seenFromHome(home: LandingPlace, { bearingDeg, distanceM, widthM, ...thing }: Obstacle): Obstacle {
   const middle = { distanceM: distanceM + widthM / 2, bearingDeg: bearingDeg ?? 0 };
-  const { distanceM: middleM, bearingDeg: seenDeg } = seenFrom(home, middle);
+  const { distanceM: middleM, bearingDeg: seenDeg } = relativeTo(home, middle);
   const begins = Math.max(0, middleM - widthM / 2);
   return { ...thing, distanceM: begins, bearingDeg: seenDeg, widthM: middleM + widthM / 2 - begins };
 }

@@ -6,7 +6,7 @@ import type { PowerLeg } from '../flight/bundles';
 import { flyLegs } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { heightHomeM } from '../reserve/homing';
-import { leastAtHome } from '../reserve/policy';
+import { minAtHome } from '../reserve/policy';
 import {
   cruiseHomeMps,
   legsAcross,
@@ -151,5 +151,5 @@ function nearM(situation: Situation, bearingDeg: number): number {
 
 /** The cell charge to touch down with, which no forced landing forestalls. */
 function reserveCharge({ request: { aircraft, policy }, cells }: Situation): number {
-  return cellChargeOf(leastAtHome(policy, spec(aircraft, 'forcedLandingCharge')), cells.hidden);
+  return cellChargeOf(minAtHome(policy, spec(aircraft, 'forcedLandingCharge')), cells.hidden);
 }

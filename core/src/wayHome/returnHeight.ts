@@ -1,5 +1,5 @@
 import { suggestedReturnHeight } from '../air/obstacle';
-import { tallestThingM, usualCeilingM } from '../air/site';
+import { defaultCeilingM, tallestThingM } from '../air/site';
 import { returnLegs } from '../reserve/returnHome';
 import { flyWay, total } from './flyWay';
 import type { Situation } from './situation';
@@ -26,7 +26,7 @@ export function returnHeightAdvice(
   const { request } = situation;
   const tallestM = tallestThingM({ tallestM: placeTallestM, obstacles: request.obstacles ?? [] });
   if (tallestM === null) return null;
-  const { heightM, isClear } = suggestedReturnHeight(tallestM, request.ceilingM ?? usualCeilingM);
+  const { heightM, isClear } = suggestedReturnHeight(tallestM, request.ceilingM ?? defaultCeilingM);
   return {
     tallestM,
     suggestedM: heightM,

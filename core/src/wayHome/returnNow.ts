@@ -4,7 +4,7 @@ import { gaugeOf, shownGauge } from '../battery/gauge';
 import { ownReturnCharge } from '../estimate/simulate';
 import { momentAtCharge } from '../flight/drain';
 import { byItself } from '../reserve/homing';
-import { isTestOnly, leastAtHome, type Policy } from '../reserve/policy';
+import { isTestOnly, minAtHome, type Policy } from '../reserve/policy';
 import { countdownS, returnLegs, waitLeg } from '../reserve/returnHome';
 import { flightEnd } from '../reserve/turnBack';
 import type { Refusal } from '../units/outcome';
@@ -92,7 +92,7 @@ function latestTurnBack(situation: Situation, legs: ReturnType<typeof homeLegs>)
 /** A test may end in the air; a way home ends at home, with the forced landing's charge at least. */
 function toBeHome(policy: Policy, forcedLandingCharge: number): Policy {
   if (!isTestOnly(policy)) return policy;
-  return { ...policy, kind: 'touch-down-charge', reserveCharge: leastAtHome(policy, forcedLandingCharge) };
+  return { ...policy, kind: 'touch-down-charge', reserveCharge: minAtHome(policy, forcedLandingCharge) };
 }
 
 /** When it asks to come home, s from take-off; null when it never does. */

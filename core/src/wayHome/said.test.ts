@@ -3,11 +3,11 @@ import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { anyKit } from '../../fixtures/kits';
 import { holds } from '../../fixtures/seeds';
-import { adviceMeanwhile } from '../estimate/advice';
+import { provisionalAdvice } from '../estimate/advice';
 import { estimate } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { policyKinds } from '../reserve/policy';
-import { inWords, type Sentence, toldInSi } from '../units/sentence';
+import { inWords, type Sentence, writeInSi } from '../units/sentence';
 import { imperialUnits, metricUnits } from '../units/units';
 import { returnAnswer } from './returnInFull';
 
@@ -34,7 +34,7 @@ function said(request: EstimateRequest, charge: number): Sentence[] {
   const light = { at: '2026-11-26T09:10:00Z', coordinates: { latitudeDeg: 54.4, longitudeDeg: -2.9 } };
   const home = returnAnswer({ ...kit, ...light, position, returnHeightM: 45, below: 'water' }, boxMiddle);
   return [
-    ...(outcome.ok ? [...outcome.value.cautions, ...adviceMeanwhile(outcome.value)] : [outcome.refusal]),
+    ...(outcome.ok ? [...outcome.value.cautions, ...provisionalAdvice(outcome.value)] : [outcome.refusal]),
     ...(home.ok
       ? [
           ...(home.value.home.notHome ? [home.value.home.notHome] : []),
@@ -67,7 +67,7 @@ test('whatever is said is whole: each place filled, no metric word for an imperi
       for (const sentence of said(request, more.charge)) {
         codes.add(sentence.code);
         const [metric, imperial] = [inWords(sentence, metricUnits), inWords(sentence, imperialUnits)];
-        for (const text of [metric, imperial, toldInSi(sentence)]) {
+        for (const text of [metric, imperial, writeInSi(sentence)]) {
           expect(text).not.toMatch(/[{}]|NaN|undefined|null|Infinity|\[object/);
           expect(text).not.toMatch(/\d\.\d{4,}/);
         }

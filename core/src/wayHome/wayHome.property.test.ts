@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { boxMiddle } from '../../fixtures/beliefs';
 import { jayOnTheFell } from '../../fixtures/jay';
 import { holds } from '../../fixtures/seeds';
-import { toldInSi } from '../units/sentence';
+import { writeInSi } from '../units/sentence';
 import { reachOf } from './reach';
 import type { ReturnRequest } from './request';
 import { returnAnswer } from './returnInFull';
@@ -30,7 +30,7 @@ const requests: fc.Arbitrary<ReturnRequest> = fc.record({
 });
 const answered = (request: ReturnRequest) => {
   const answer = returnAnswer(request, boxMiddle);
-  if (!answer.ok) throw new Error(toldInSi(answer.refusal));
+  if (!answer.ok) throw new Error(writeInSi(answer.refusal));
   return answer.value;
 };
 const at = (request: ReturnRequest, position: Partial<ReturnRequest['position']>) =>
@@ -60,7 +60,7 @@ test('what the answer says holds together: legs end where it touches down, ways 
         const sum = home.legs.reduce((total, { durationS }) => total + durationS, 0);
         expect(sum).toBeCloseTo(home.timeS, 9);
         expect(home.notHome).toBeNull();
-      } else expect(home.notHome && toldInSi(home.notHome).length).toBeGreaterThan(20);
+      } else expect(home.notHome && writeInSi(home.notHome).length).toBeGreaterThan(20);
       expect(feasible).toBe((home.touchdownCharge ?? -1) > 0);
       const worth = waysOut.map(
         ({ touchdownCharge, forcedLanding }) =>
@@ -81,7 +81,7 @@ test('inside the reach it comes home with the reserve, outside it does not (seed
   holds(
     fc.property(requests, fc.integer({ min: 0, max: 71 }), (request, i) => {
       const situation = situationOf(request, boxMiddle.middle);
-      if (!situation.ok) throw new Error(toldInSi(situation.refusal));
+      if (!situation.ok) throw new Error(writeInSi(situation.refusal));
       const { bearingsDeg, fromChargeM } = reachOf(situation.value);
       const [bearingDeg, edgeM] = [bearingsDeg[i] as number, fromChargeM[i] as number];
       const landsWith = (distanceM: number) =>

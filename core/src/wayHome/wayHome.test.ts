@@ -8,7 +8,7 @@ import { estimateInFull } from '../estimate/full';
 import { flyLegs } from '../flight/legs';
 import { gustyPowerW } from '../flight/powertrain';
 import { quantiles } from '../statistics/quantile';
-import { type Sentence, toldInSi } from '../units/sentence';
+import { type Sentence, writeInSi } from '../units/sentence';
 import { reachOf } from './reach';
 import type { ReturnRequest } from './request';
 import { returnAnswer, returnBand } from './returnInFull';
@@ -35,12 +35,12 @@ function jayOut(change: Change = {}): ReturnRequest {
 }
 const situation = (change?: Change) => {
   const found = situationOf(jayOut(change), boxMiddle.middle);
-  if (!found.ok) throw new Error(toldInSi(found.refusal));
+  if (!found.ok) throw new Error(writeInSi(found.refusal));
   return found.value;
 };
 const answer = (change?: Change, tallestM: number | null = null) => {
   const found = returnAnswer(jayOut(change), boxMiddle, tallestM);
-  if (!found.ok) throw new Error(toldInSi(found.refusal));
+  if (!found.ok) throw new Error(writeInSi(found.refusal));
   return found.value;
 };
 const way = (change: Change, kind: string) => answer(change).waysOut.find((one) => one.kind === kind);
@@ -73,7 +73,7 @@ test('one way home: Minutes and Way home turn back at the same gauge, their band
   ] as const;
   const request = jayWith({ flight: { farthestM: 380, mix } });
   const minutes = estimate(request, boxMiddle);
-  if (!minutes.ok) throw new Error(toldInSi(minutes.refusal));
+  if (!minutes.ok) throw new Error(writeInSi(minutes.refusal));
   const ours = answer({ mix });
   expect(ours.turnBackCharge.p50).toBeCloseTo(minutes.value.turnBackCharge.p50, 9);
   expect(ours.own?.charge).toBeCloseTo(
@@ -132,7 +132,7 @@ test('what a low battery takes away, in its order: modes at 10 %, then it lands 
     (at('held-no-more')?.timeS ?? 0) - (at('forced-landing')?.timeS ?? 0),
     9,
   );
-  expect(toldInSi(at('broken-off')?.says as Sentence)).toContain('not a landing begun at 5 %');
+  expect(writeInSi(at('broken-off')?.says as Sentence)).toContain('not a landing begun at 5 %');
   expect(at('held-no-more')?.says.code).toBe('comes-down');
   expect(of('lithium-ion').find(({ kind }) => kind === 'held-no-more')?.says.code).toBe('comes-down-late');
 });
@@ -287,27 +287,27 @@ test('ways out: most charge first, none below the tallest thing and its clearanc
   const charges = waysOut.map(({ touchdownCharge }) => touchdownCharge ?? -1);
   expect(charges).toEqual([...charges].sort((a, b) => b - a));
   const found = (kind: string) => waysOut.find((one) => one.kind === kind);
-  const said = (kind: string, what: 'action' | 'caution') => toldInSi(found(kind)?.[what] as Sentence);
+  const said = (kind: string, what: 'action' | 'caution') => writeInSi(found(kind)?.[what] as Sentence);
   expect(said('come-down', 'action')).toBe('Come down to 41 m, where there is less wind');
   // From 380 m at 60° to 400 m at 90°: law of cosines by hand, √(380² + 400² − 2·380·400·cos 30°) = 203 m.
   expect(said('land-elsewhere', 'action')).toBe('Land at the lower gate, 203 m from here');
   expect(said('land-elsewhere', 'caution')).toContain('there is water under it');
-  expect(waysOut.every(({ caution }) => toldInSi(caution).length > 0)).toBe(true);
+  expect(waysOut.every(({ caution }) => writeInSi(caution).length > 0)).toBe(true);
 });
 
 test('below what stands on the way, by hand it rises first; its automatic return height too low is said (hidden until 25 Nov 2026)', () => {
   const obstacles = [{ name: 'chimney', distanceM: 150, widthM: 20, heightM: 31 }];
   const low = { obstacles, position: { heightM: 20 }, returnHeightM: 30 };
   const { waysOut, home, tooLow } = answer(low);
-  expect(tooLow && toldInSi(tooLow)).toContain('what stands on the way needs 41 m');
+  expect(tooLow && writeInSi(tooLow)).toContain('what stands on the way needs 41 m');
   expect(answer().tooLow).toBeNull();
   const push = waysOut.find(({ kind }) => kind === 'push');
-  expect(push && toldInSi(push.action)).toBe('Rise to 41 m and push to 13 m/s');
+  expect(push && writeInSi(push.action)).toBe('Rise to 41 m and push to 13 m/s');
   // Rising 21 m at 4 m/s and coming down from 41 m at 3 m/s are in its time.
   expect(push?.timeS).toBeGreaterThan(21 / 4 + 380 / 13 + 41 / 3 + 20);
   expect(waysOut.some(({ kind }) => kind === 'come-down' || kind === 'push-low')).toBe(false);
   expect(home.notHome).toBeNull();
-  const cautionOf = (one: WayOut | undefined) => toldInSi(one?.caution as Sentence);
+  const cautionOf = (one: WayOut | undefined) => writeInSi(one?.caution as Sentence);
   expect(cautionOf(waysOut.find(({ kind }) => kind === 'go-now'))).toContain(
     'it flies home at 30 m, and what stands on the way needs 41 m',
   );
@@ -318,7 +318,7 @@ test('what it does by itself: near it lands where it is, a little farther it com
   const lostLink = (position: Change['position'], below: ReturnRequest['below'] = null) => {
     const found = answer({ position, below }).timetable.find(({ kind }) => kind === 'lost-link');
     if (!found) throw new Error('A lost link is always in the timetable.');
-    return { says: toldInSi(found.says), caution: found.caution && toldInSi(found.caution) };
+    return { says: writeInSi(found.says), caution: found.caution && writeInSi(found.caution) };
   };
   expect(lostLink({ distanceM: 4, heightM: 3 }, 'water')).toEqual({
     says: expect.stringContaining('it lands where it is, since it is within 5 m'),

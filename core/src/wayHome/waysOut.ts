@@ -51,7 +51,7 @@ export type WayOutCaution =
  * Below some 8 to 10 % an aircraft may leave its fast mode by itself, and has less thrust against the wind (common
  * practice): pushing that would be flown below is no way out.
  */
-const leastToPushCharge = modesLeftCharge;
+const minToPushCharge = modesLeftCharge;
 
 const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obstacle sensing may be off');
 
@@ -63,7 +63,7 @@ const byHand = sentence('by-hand', 'by hand: keep it in sight, and mind that obs
 export function waysOut(situation: Situation): WayOut[] {
   const { request, aircraft, rule } = situation;
   const { position } = request;
-  const usualMps = returnAirspeedMps(situation);
+  const defaultMps = returnAirspeedMps(situation);
   const pushedMps = spec(aircraft, 'returnSpeedPushedMps');
   const ownM = Math.max(position.heightM, rule.returnHeightM);
   const ownWay = { trackDeg: position.bearingDeg + 180, heightM: ownM };
@@ -85,7 +85,7 @@ export function waysOut(situation: Situation): WayOut[] {
       home(ownM, ownMps),
       lowOwnHeight(situation) ?? sentence('its-own-way', 'the aircraft’s own way home'),
     ),
-    pushedMps > usualMps &&
+    pushedMps > defaultMps &&
       pushed(
         situation,
         'push',
@@ -100,11 +100,11 @@ export function waysOut(situation: Situation): WayOut[] {
         situation,
         'come-down',
         sentence('come-down', 'Come down to {clearM}, where there is less wind', { clearM }),
-        home(clearM, usualMps),
+        home(clearM, defaultMps),
         byHand,
       ),
     canComeDown &&
-      pushedMps > usualMps &&
+      pushedMps > defaultMps &&
       pushed(
         situation,
         'push-low',
@@ -112,7 +112,7 @@ export function waysOut(situation: Situation): WayOut[] {
         home(clearM, pushedMps),
         byHand,
       ),
-    ...(request.landingPlaces ?? []).map((place) => elsewhere(situation, place, usualMps)),
+    ...(request.landingPlaces ?? []).map((place) => elsewhere(situation, place, defaultMps)),
   ].filter((way) => way !== false);
   return ways.sort((a, b) => worth(b) - worth(a));
 }
@@ -191,7 +191,7 @@ function pushed(
 ): WayOut | false {
   const legs = legsAcross(situation, situation.request.position.heightM, cruise);
   if (legs.ok) {
-    const least = cellChargeOf(leastToPushCharge, situation.cells.hidden);
+    const least = cellChargeOf(minToPushCharge, situation.cells.hidden);
     const across = legs.value.slice(0, 1 + legs.value.findIndex((leg: ReturnLeg) => leg.kind === 'cruise'));
     const after = flyLegs(situation.cells, across, situation.airC, situation.now);
     if (!(after && after.charge >= least)) return false;

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { beliefFrom, estimateInFull, fromTheBox, toldInSi, usualDraws } from '@acorn-tally/core';
+import { beliefFrom, defaultDraws, estimateInFull, fromTheBox, writeInSi } from '@acorn-tally/core';
 import request from 'supertest';
 import { answered } from '../../../core/fixtures/answered';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -42,9 +42,9 @@ const post = (change: object) =>
 
 test('the same answer as the core gives in the browser, to the last digit', async () => {
   const response = await post({}).expect(200);
-  const ours = answered(estimateInFull(body, beliefFrom(fromTheBox, usualDraws)));
+  const ours = answered(estimateInFull(body, beliefFrom(fromTheBox, defaultDraws)));
   const cautions = ours.cautions.map(({ code, about, ...said }) =>
-    expect.objectContaining({ code, about, message: toldInSi({ code, ...said }) }),
+    expect.objectContaining({ code, about, message: writeInSi({ code, ...said }) }),
   );
   expect(response.body).toEqual({ ...JSON.parse(JSON.stringify(ours)), cautions });
   const { ledger, usableS } = response.body;

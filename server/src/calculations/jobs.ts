@@ -3,6 +3,7 @@ import {
   beliefFrom,
   checkedKnowledge,
   type DrawCount,
+  defaultDraws,
   drawCountOf,
   type EstimateRequest,
   estimateInFull,
@@ -28,7 +29,6 @@ import {
   returnInFull,
   success,
   type Taught,
-  usualDraws,
 } from '@acorn-tally/core';
 import { planInSi } from './planInSi';
 import { returnInSi } from './returnInSi';
@@ -84,7 +84,7 @@ export const jobs = {
     readonly request: EstimateRequest;
     readonly known: Knowledge;
   }): FrozenEstimate {
-    return frozenEstimate(request, beliefFrom(known, usualDraws));
+    return frozenEstimate(request, beliefFrom(known, defaultDraws));
   },
 } as const;
 

@@ -1,4 +1,4 @@
-import { inSi, type SwapPlan, toldInSi } from '@acorn-tally/core';
+import { inSi, type SwapPlan, writeInSi } from '@acorn-tally/core';
 
 /** A plan as programs get it: whatever it says, in SI. */
 export function planInSi({ unplaced, cautions, ...plan }: SwapPlan) {
@@ -8,8 +8,8 @@ export function planInSi({ unplaced, cautions, ...plan }: SwapPlan) {
       shotId,
       take,
       code: reason.code,
-      reason: toldInSi(reason),
-      remedy: remedy && `${toldInSi(remedy)}.`,
+      reason: writeInSi(reason),
+      remedy: remedy && `${writeInSi(remedy)}.`,
     })),
     cautions: cautions.map(inSi),
   };

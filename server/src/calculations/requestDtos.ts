@@ -7,13 +7,13 @@ import {
   type EstimateRequest,
   type GroundBelow,
   groundsBelow,
-  mostCheckpoints,
-  mostFlightsOfFit,
-  mostLandingPlaces,
-  mostLegs,
-  mostObstacles,
-  mostPacksOfFit,
-  mostShares,
+  maxCheckpoints,
+  maxFlightsOfFit,
+  maxLandingPlaces,
+  maxLegs,
+  maxObstacles,
+  maxPacksOfFit,
+  maxShares,
   type PackAsKept,
   type ProjectionRequest,
   type Purpose,
@@ -67,8 +67,8 @@ export class FlownPlanDto {
   @InRange(ranges.flight.bearingDeg, optional) bearingDeg?: number | null;
   @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
-  @NullAsEmpty() @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix: StyleShareDto[] = [];
-  @Part(() => FlightLegDto, { most: mostLegs, optional: true }) legs?: FlightLegDto[] | null;
+  @NullAsEmpty() @Part(() => StyleShareDto, { most: maxShares, optional: true }) mix: StyleShareDto[] = [];
+  @Part(() => FlightLegDto, { most: maxLegs, optional: true }) legs?: FlightLegDto[] | null;
 }
 
 export class CalibrationReadingDto implements CalibrationReading {
@@ -97,8 +97,8 @@ export class CalibrationFlightDto implements CalibrationFlight {
   @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
   @Part(() => FlownPlanDto) flight: FlownPlanDto;
   @InRange(ranges.aircraft.addedMassKg, optional) addedMassKg?: number | null;
-  @Part(() => CalibrationReadingDto, { most: mostCheckpoints }) checkpoints: CalibrationReadingDto[];
-  @Part(() => CalibrationEventDto, { most: mostCheckpoints, optional: true }) events?:
+  @Part(() => CalibrationReadingDto, { most: maxCheckpoints }) checkpoints: CalibrationReadingDto[];
+  @Part(() => CalibrationEventDto, { most: maxCheckpoints, optional: true }) events?:
     | CalibrationEventDto[]
     | null;
   @Part(() => FlightEndDto) end: FlightEndDto;
@@ -120,12 +120,12 @@ export class ReturnRequestDto implements ReturnRequest {
   @Part(() => PositionDto) position: PositionDto;
   @Part(() => PolicyDto) policy: PolicyDto;
   @InRange(positionRanges.returnHeightM, optional) returnHeightM?: number | null;
-  @Part(() => StyleShareDto, { most: mostShares, optional: true }) mix?: StyleShareDto[] | null;
-  @Part(() => ObstacleDto, { most: mostObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
+  @Part(() => StyleShareDto, { most: maxShares, optional: true }) mix?: StyleShareDto[] | null;
+  @Part(() => ObstacleDto, { most: maxObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
   @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @InRange(ranges.flight.addedMassKg, optional) addedMassKg?: number | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
-  @Part(() => LandingPlaceDto, { most: mostLandingPlaces, optional: true }) landingPlaces?:
+  @Part(() => LandingPlaceDto, { most: maxLandingPlaces, optional: true }) landingPlaces?:
     | LandingPlaceDto[]
     | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
@@ -162,8 +162,8 @@ export class PlannedFlightDto extends OmitType(EstimateRequestDto, ['batteryId',
 /** The body of POST /calibrations, as the contract names it. Its bands follow from the fit, so draws and seed change nothing. */
 export class CalibrationRequestDto {
   @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
-  @Part(() => CalibrationPackDto, { most: mostPacksOfFit }) batteries: CalibrationPackDto[];
-  @Part(() => CalibrationFlightDto, { most: mostFlightsOfFit }) flights: CalibrationFlightDto[];
+  @Part(() => CalibrationPackDto, { most: maxPacksOfFit }) batteries: CalibrationPackDto[];
+  @Part(() => CalibrationFlightDto, { most: maxFlightsOfFit }) flights: CalibrationFlightDto[];
   @Part(() => PlannedFlightDto, optional) planned?: PlannedFlightDto | null;
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;

@@ -1,4 +1,4 @@
-import { type FullReturn, inSi, numbersOf, toldInSi } from '@acorn-tally/core';
+import { type FullReturn, inSi, numbersOf, writeInSi } from '@acorn-tally/core';
 
 /** The way home as programs get it: whatever it says, in SI. */
 export function returnInSi(answer: FullReturn) {
@@ -11,15 +11,15 @@ export function returnInSi(answer: FullReturn) {
     },
     waysOut: waysOut.map((way) => ({
       ...way,
-      action: toldInSi(way.action),
-      caution: toldInSi(way.caution),
+      action: writeInSi(way.action),
+      caution: writeInSi(way.caution),
     })),
     timetable: timetable.map((one) => ({
       ...one,
-      says: toldInSi(one.says),
-      caution: one.caution && toldInSi(one.caution),
+      says: writeInSi(one.says),
+      caution: one.caution && writeInSi(one.caution),
     })),
     mind: mind.map(inSi),
-    tooLow: tooLow && toldInSi(tooLow),
+    tooLow: tooLow && writeInSi(tooLow),
   };
 }

@@ -4,7 +4,7 @@ import { boxDrawn } from '../../../core/fixtures/beliefs';
 import { asSupposed, SyntheticAircraft, synthetic } from '../../../core/fixtures/calibrationWorlds';
 import { jayThatComesHome } from '../../../core/fixtures/jay';
 import { brokenBy } from '../../../core/fixtures/planChecker';
-import { usualDraws } from '../../../core/src/belief/belief';
+import { defaultDraws } from '../../../core/src/belief/belief';
 import { startTestServer, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -59,7 +59,7 @@ test('a plan as the contract names it, held to its request by the checker; the s
     'unplaced',
     'withoutPins',
   ]);
-  expect(brokenBy(asked, { jay: boxDrawn(64, usualDraws.seed) }, body)).toEqual([]);
+  expect(brokenBy(asked, { jay: boxDrawn(64, defaultDraws.seed) }, body)).toEqual([]);
   expect(body.flights[0]).toMatchObject({ number: 1, aircraftId: 'jay', launchPlaceId: null });
   expect(body.flights[0].takeoffAt).toMatch(/\+00:00$/);
   expect(body.figures).toMatchObject({

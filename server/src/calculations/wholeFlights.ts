@@ -1,4 +1,4 @@
-import { flightProblem, toldInSi } from '@acorn-tally/core';
+import { flightProblem, writeInSi } from '@acorn-tally/core';
 import { invalid } from '../http/problem';
 import type { CalibrationFlightDto, CalibrationRequestDto } from './requestDtos';
 
@@ -27,7 +27,7 @@ export function requireWholeFlights({ batteries, flights, planned }: Calibration
       complaints.push({ path: 'planned.batteryId', message: noSuchBattery, received: planned.batteryId });
     }
     const problem = flightProblem(planned.flight);
-    if (problem) complaints.push({ path: 'planned.flight.mix', message: toldInSi(problem) });
+    if (problem) complaints.push({ path: 'planned.flight.mix', message: writeInSi(problem) });
   }
   if (complaints.length > 0) throw invalid(complaints);
 }
@@ -49,7 +49,7 @@ function ofFlight(
   const found: Complaint[] = [];
   if (!known.has(batteryId)) found.push({ path: 'batteryId', message: noSuchBattery, received: batteryId });
   const problem = flightProblem(flight);
-  if (problem) found.push({ path: 'flight.mix', message: toldInSi(problem) });
+  if (problem) found.push({ path: 'flight.mix', message: writeInSi(problem) });
   if (!(end.timeS > 0))
     found.push({ path: 'end.timeS', message: 'The flight must last some time.', received: end.timeS });
   if (!(end.charge < startCharge)) {

@@ -3,8 +3,8 @@ import { dirname, join, resolve } from 'node:path';
 import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { SickDatabase } from './errors';
-import { brokenFile, fileNumber, requireDatabaseFile, sicknessIn } from './health';
+import { DatabaseUnavailable } from './errors';
+import { brokenFile, fileNumber, requireDatabaseFile, toDatabaseError } from './health';
 import { WriteQueue } from './writeQueue';
 
 export type Rows = LibSQLDatabase<Record<string, never>>;
@@ -25,7 +25,7 @@ const askedAgainMs = 100;
  */
 export class Database {
   private readonly queue = new WriteQueue();
-  private sickness: SickDatabase | null = null;
+  private unavailable: DatabaseUnavailable | null = null;
   private checkedAt = 0;
 
   private constructor(
@@ -55,7 +55,7 @@ export class Database {
       return new Database(file, fileNumber(file), client, drizzle(client, { casing: 'snake_case' }));
     } catch (error) {
       client?.close();
-      throw sicknessIn(error, file) ?? cannotOpen(file, error);
+      throw toDatabaseError(error, file) ?? cannotOpen(file, error);
     }
   }
 
@@ -79,9 +79,9 @@ export class Database {
       return await this.rows.transaction(noticed);
     } catch (error) {
       // A transaction that the database gave up by itself cannot be rolled back, and complains of that instead.
-      const noted = this.noted(cause ?? error);
+      const noted = this.remember(cause ?? error);
       // A connection on which a transaction could not begin leaves that statement open, and can commit no other: it is not used again.
-      if (noted instanceof SickDatabase && noted.isHeld) this.client.reconnect();
+      if (noted instanceof DatabaseUnavailable && noted.isHeld) this.client.reconnect();
       throw noted;
     }
   }
@@ -93,7 +93,7 @@ export class Database {
       try {
         return await work(this.rows);
       } catch (error) {
-        throw this.noted(error);
+        throw this.remember(error);
       }
     });
   }
@@ -108,17 +108,18 @@ export class Database {
       try {
         return await work();
       } catch (error) {
-        if (!(error instanceof SickDatabase && error.isHeld) || performance.now() > lastTryAt) throw error;
+        if (!(error instanceof DatabaseUnavailable && error.isHeld) || performance.now() > lastTryAt)
+          throw error;
         await new Promise((resolve) => setTimeout(resolve, askedAgainMs));
       }
     }
   }
 
   /** What is wrong with the database, in words; null while it is well. The whole file is looked through now and then. */
-  async ailment(): Promise<string | null> {
-    if (!this.sickness && Date.now() - this.checkedAt > checkedAgainMs) {
+  async healthProblem(): Promise<string | null> {
+    if (!this.unavailable && Date.now() - this.checkedAt > checkedAgainMs) {
       this.checkedAt = Date.now();
-      await soundOnDisk(this.file).catch((error) => this.noted(error));
+      await soundOnDisk(this.file).catch((error) => this.remember(error));
     }
     try {
       this.requireHealthy();
@@ -141,26 +142,26 @@ export class Database {
   /** After this the data is in the one file, and nothing of it in a journal beside. */
   async close(): Promise<void> {
     await this.queue.idle();
-    if (!this.sickness) await checkpoint(this.client).catch(() => undefined);
+    if (!this.unavailable) await checkpoint(this.client).catch(() => undefined);
     this.client.close();
   }
 
   private requireHealthy(): void {
-    if (this.sickness) throw this.sickness;
+    if (this.unavailable) throw this.unavailable;
     const number = fileNumber(this.file);
     if (number === this.number) return;
-    this.sickness = new SickDatabase(
+    this.unavailable = new DatabaseUnavailable(
       number === 0
         ? `${this.file} is gone: put it back, and start again.`
         : `${this.file} was replaced by another file: start again.`,
     );
-    throw this.sickness;
+    throw this.unavailable;
   }
 
-  private noted(error: unknown): unknown {
-    const sickness = sicknessIn(error, this.file);
+  private remember(error: unknown): unknown {
+    const sickness = toDatabaseError(error, this.file);
     if (!sickness) return error;
-    if (!sickness.mayPass) this.sickness = sickness;
+    if (!sickness.mayPass) this.unavailable = sickness;
     return sickness;
   }
 }
@@ -173,9 +174,9 @@ function makeFolder(folder: string): void {
 }
 
 /** Whatever else stands in the way of the data is said in its own first line. */
-function cannotOpen(file: string, error: unknown): SickDatabase {
+function cannotOpen(file: string, error: unknown): DatabaseUnavailable {
   const [line = ''] = String((error as Error)?.message ?? error).split('\n');
-  return new SickDatabase(`${file} cannot be opened: ${line}`);
+  return new DatabaseUnavailable(`${file} cannot be opened: ${line}`);
 }
 
 async function requireSound(client: Client, file: string): Promise<void> {
@@ -203,7 +204,7 @@ async function requireKnownTables(client: Client, migrationsFolder: string): Pro
   const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8'));
   const newest = Math.max(...journal.entries.map(({ when }: { when: number }) => when));
   if (Number(rows[0]?.[0] ?? 0) > newest)
-    throw new SickDatabase(
+    throw new DatabaseUnavailable(
       'This data was written by a newer Acorn Tally: start that one, or another data folder.',
     );
 }

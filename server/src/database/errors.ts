@@ -82,7 +82,7 @@ export class DamagedRecord extends StoreError {
 }
 
 /** The database cannot be read or written: as long as that is so, nothing is. */
-export class SickDatabase extends StoreError {
+export class DatabaseUnavailable extends StoreError {
   constructor(
     message: string,
     /** A full disk or a foreign lock may pass; a file that is broken stays so. */

@@ -1,5 +1,5 @@
 import { closeSync, existsSync, openSync, readSync, statSync } from 'node:fs';
-import { SickDatabase } from './errors';
+import { DatabaseUnavailable } from './errors';
 
 const sqliteMagic = 'SQLite format 3\0';
 
@@ -13,8 +13,8 @@ export function requireDatabaseFile(file: string): void {
   if (head.toString('latin1') !== sqliteMagic) throw brokenFile(file);
 }
 
-export function brokenFile(file: string): SickDatabase {
-  return new SickDatabase(`${file} is no database, or is damaged: put a backup in its place.`);
+export function brokenFile(file: string): DatabaseUnavailable {
+  return new DatabaseUnavailable(`${file} is no database, or is damaged: put a backup in its place.`);
 }
 
 /** Which file stands at a path: its number on the disk, 0 for none. */
@@ -27,22 +27,29 @@ export function fileNumber(file: string): number {
 }
 
 /** What an error of the database or of the disk means for all that is kept, in plain words; null where it is about one write only. */
-export function sicknessIn(error: unknown, file: string): SickDatabase | null {
-  if (error instanceof SickDatabase) return error;
+export function toDatabaseError(error: unknown, file: string): DatabaseUnavailable | null {
+  if (error instanceof DatabaseUnavailable) return error;
   const codes = codesOf(error);
   const is = (...some: string[]) => codes.some((code) => some.some((one) => code.startsWith(one)));
   if (is('SQLITE_FULL', 'ENOSPC'))
-    return new SickDatabase(`The disk is full: ${file} cannot be written.`, true);
+    return new DatabaseUnavailable(`The disk is full: ${file} cannot be written.`, true);
   // Connections are renewed when another program held them; what was asked just then is asked again.
   if (is('SQLITE_BUSY', 'SQLITE_LOCKED', 'CLIENT_CLOSED'))
-    return new SickDatabase(`Another program holds ${file}: close it, or wait until it is done.`, true, true);
+    return new DatabaseUnavailable(
+      `Another program holds ${file}: close it, or wait until it is done.`,
+      true,
+      true,
+    );
   if (is('SQLITE_CORRUPT', 'SQLITE_NOTADB')) return brokenFile(file);
   if (
     is('SQLITE_READONLY', 'SQLITE_CANTOPEN', 'SQLITE_PERM', 'EACCES', 'EPERM', 'EROFS', 'ENOTDIR', 'EEXIST')
   )
-    return new SickDatabase(`${file} cannot be written: check the folder and who may write there.`, true);
+    return new DatabaseUnavailable(
+      `${file} cannot be written: check the folder and who may write there.`,
+      true,
+    );
   if (is('SQLITE_IOERR', 'EIO'))
-    return new SickDatabase(`${file} cannot be read or written: check the disk.`, true);
+    return new DatabaseUnavailable(`${file} cannot be read or written: check the disk.`, true);
   return null;
 }
 

@@ -55,7 +55,7 @@ async function absent(reader: Reader, kind: Kind, ids: readonly string[]): Promi
 }
 
 /** Of a user only what it is called is read: a test flight carries a whole estimate. */
-function calledBy(kind: Kind, records: RecordTable): Record<string, SQLiteColumn> {
+function nameField(kind: Kind, records: RecordTable): Record<string, SQLiteColumn> {
   const columns = getTableColumns(records) as Readonly<Record<string, SQLiteColumn>>;
   const field = (recordKinds[kind].calledBy as string | null) ?? 'id';
   return { [field]: columns[field] as SQLiteColumn };
@@ -70,7 +70,7 @@ async function usersOf(reader: Reader, kind: Kind, id: string): Promise<Map<Kind
     const records = tables[from] as RecordTable;
     const naming = reader.select({ id: owner }).from(table).where(eq(target, id));
     const found = await reader
-      .select(calledBy(from, records))
+      .select(nameField(from, records))
       .from(records)
       .where(and(isNull(records.deletedAt), inArray(records.id, naming as never)));
     users.set(from, [...(users.get(from) ?? []), ...found]);

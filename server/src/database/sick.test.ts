@@ -5,8 +5,8 @@ import { createClient } from '@libsql/client';
 import request from 'supertest';
 import { migrations, newFolder, startTestServer, type TestServer } from '../testing/testServer';
 import { Database } from './database';
-import { SickDatabase } from './errors';
-import { sicknessIn } from './health';
+import { DatabaseUnavailable } from './errors';
+import { toDatabaseError } from './health';
 
 const fileIn = (folder: string) => join(folder, 'acorn-tally.db');
 
@@ -27,8 +27,8 @@ async function refusalOf(folder: string): Promise<string> {
     },
     (error: unknown) => error,
   );
-  expect(outcome).toBeInstanceOf(SickDatabase);
-  const { message } = outcome as SickDatabase;
+  expect(outcome).toBeInstanceOf(DatabaseUnavailable);
+  const { message } = outcome as DatabaseUnavailable;
   expect(message).not.toMatch(/SQLITE|at .*\.ts|Error:/);
   return message;
 }
@@ -89,8 +89,8 @@ test.each([
   [{ code: 'ENOSPC' }, 'The disk is full'],
   [{ code: 'SQLITE_IOERR_WRITE' }, 'check the disk'],
 ])('%j is said plainly', (error, words) => {
-  expect(sicknessIn(error, 'tally.db')?.message).toContain(words);
-  expect(sicknessIn({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' }, 'tally.db')).toBeNull();
+  expect(toDatabaseError(error, 'tally.db')?.message).toContain(words);
+  expect(toDatabaseError({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' }, 'tally.db')).toBeNull();
 });
 
 describe('under a running server', () => {

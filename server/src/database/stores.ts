@@ -1,10 +1,10 @@
 import { type Content, type Kind, type Kinds, kinds, recordKinds } from '@acorn-tally/core';
 import type { Database } from './database';
+import { purgeIdempotentWrites } from './idempotentWrites';
 import { Links } from './links';
 import { type Check, RecordStore, type RecordTable } from './recordStore';
 import { purge } from './references';
 import { shootBatteries, tables } from './schema';
-import { forgetWritten } from './writtenOnce';
 
 type StoreOf<K extends Kind> = RecordStore<Content<K>, Kinds[K]['made']>;
 
@@ -47,7 +47,7 @@ export class Stores {
     const before = this.of('aircraft').oldestUndone();
     await this.database.write(async (transaction) => {
       await purge(transaction, before);
-      await forgetWritten(transaction, before);
+      await purgeIdempotentWrites(transaction, before);
     });
   }
 

@@ -5,12 +5,12 @@ import {
   type BatteryKeeping,
   beliefFrom,
   type ChargerContent,
+  defaultDraws,
   fromTheBox,
   frozenEstimate,
   requestForTest,
   type ShootContent,
   type Shot,
-  usualDraws,
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
@@ -44,7 +44,7 @@ async function loadAircraft(
 ): Promise<void> {
   const aircraft = await stores.of('aircraft').insert(transaction, entry.aircraft);
   const batteryIds: string[] = [];
-  const belief = beliefFrom(fromTheBox, usualDraws);
+  const belief = beliefFrom(fromTheBox, defaultDraws);
   for (const [index, { keeping, ...state }] of entry.packs.entries()) {
     const { name } = entry.aircraft;
     const pack = { ...entry.label, ...state };

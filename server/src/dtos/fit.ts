@@ -9,12 +9,12 @@ import {
   type LearntParameter,
   type LeaveOneOut,
   learnable,
-  leftAside,
-  mostFlightsOfFit,
-  mostPacksOfFit,
-  mostTestsTold,
+  maxFlightsOfFit,
+  maxPacksOfFit,
+  maxTestsTold,
   type NextTest,
   type Quantity,
+  rejectionReasons,
   type Style,
   styles,
   type TaughtFlight,
@@ -28,8 +28,8 @@ import { Id, InRange, NumberRows, Numbers, OneOf, Part, Text, Texts, Values, Yes
 
 /** A fit as `/calibrations` answers it, so that it can be kept and sent. */
 const optional = { optional: true };
-const mostUnknowns = learnable.length + mostPacksOfFit;
-const mostFindings = 10;
+const maxUnknowns = learnable.length + maxPacksOfFit;
+const maxFindings = 10;
 
 const within = (label: string, min: number, max: number): Quantity => ({
   label,
@@ -44,7 +44,7 @@ const spread = within('The spread', 0, 1e9);
 const share = within('The share', 0, 1);
 const seconds = within('The time', 0, 1e6);
 const fraction = within('The fraction', -1, 1e6);
-const count = { ...within('The number', 0, mostFlightsOfFit), whole: true };
+const count = { ...within('The number', 0, maxFlightsOfFit), whole: true };
 
 export class LearntParameterDto implements LearntParameter {
   @OneOf(learnable) name: Learnable;
@@ -78,10 +78,10 @@ export class BetweenDto {
 }
 
 export class PosteriorDto implements FitPosterior {
-  @Texts(mostUnknowns) names: UnknownName[];
-  @Numbers(mostUnknowns) mean: number[];
-  @NumberRows(mostUnknowns) covariance: number[][];
-  @NumberRows(mostUnknowns) factor: number[][];
+  @Texts(maxUnknowns) names: UnknownName[];
+  @Numbers(maxUnknowns) mean: number[];
+  @NumberRows(maxUnknowns) covariance: number[][];
+  @NumberRows(maxUnknowns) factor: number[][];
 }
 
 export class ForetoldFlightDto implements ForetoldFlight {
@@ -113,7 +113,7 @@ export class TaughtFlightDto implements TaughtFlight {
   @Id() id: string;
   @InRange(seconds) flownS: number;
   @YesNo() counts: boolean;
-  @OneOf(leftAside, optional) aside: TaughtFlight['aside'];
+  @OneOf(rejectionReasons, optional) aside: TaughtFlight['aside'];
   @Part(() => ForetoldFlightDto, optional) before: ForetoldFlightDto | null;
   @Part(() => AfterDto, optional) after: AfterDto | null;
   @Part(() => ForetoldFlightDto, optional) leftOut: ForetoldFlightDto | null;
@@ -144,12 +144,12 @@ export class FitDto implements Fit {
   @Id(optional) id?: string | null;
   @Text() modelVersion: string;
   @Part(() => LearntParameterDto, { most: learnable.length }) parameters: LearntParameterDto[];
-  @Part(() => LearntPackDto, { most: mostPacksOfFit }) batteries: LearntPackDto[];
+  @Part(() => LearntPackDto, { most: maxPacksOfFit }) batteries: LearntPackDto[];
   @Part(() => BetweenDto) between: BetweenDto;
   @Part(() => PosteriorDto) posterior: PosteriorDto;
   @InRange(count) flown: number;
-  @Part(() => TaughtFlightDto, { most: mostFlightsOfFit }) flights: TaughtFlightDto[];
+  @Part(() => TaughtFlightDto, { most: maxFlightsOfFit }) flights: TaughtFlightDto[];
   @Part(() => LeaveOneOutDto, optional) leaveOneOut: LeaveOneOutDto | null;
-  @Part(() => NextTestDto, { most: mostTestsTold }) nextTests: NextTestDto[];
-  @Part(() => ToldDto, { most: mostFindings }) findings: ToldDto[];
+  @Part(() => NextTestDto, { most: maxTestsTold }) nextTests: NextTestDto[];
+  @Part(() => ToldDto, { most: maxFindings }) findings: ToldDto[];
 }

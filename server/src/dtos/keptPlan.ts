@@ -2,7 +2,7 @@ import {
   type FlightOfPlan,
   type KeptPlanContent,
   type Lane,
-  mostPlanned,
+  maxPlanned,
   type PlanAsRead,
   type PlanCautionCode,
   type PlanFigures,
@@ -59,7 +59,7 @@ export class FlightOfPlanDto implements FlightOfPlan {
   @Part(() => ChargeAtTouchdownDto) touchdownCharge: ChargeAtTouchdownDto;
   @InRange(within('The time left over', 0, 86_400)) spareS: number;
   @InRange(within('The chance', 0, 1)) chanceEarly: number;
-  @Part(() => TakeOfPlanDto, { most: mostPlanned.takes }) shots: TakeOfPlanDto[];
+  @Part(() => TakeOfPlanDto, { most: maxPlanned.takes }) shots: TakeOfPlanDto[];
   @Part(() => WaitDto, optional) wait?: WaitDto | null;
 }
 
@@ -74,7 +74,7 @@ export class SpanOfLaneDto implements SpanOfLane {
 
 export class LaneDto implements Lane {
   @Text() batteryId: string;
-  @Part(() => SpanOfLaneDto, { most: 8 * mostPlanned.takes }) spans: SpanOfLaneDto[];
+  @Part(() => SpanOfLaneDto, { most: 8 * maxPlanned.takes }) spans: SpanOfLaneDto[];
 }
 
 export class PlanFiguresDto implements PlanFigures {
@@ -95,8 +95,8 @@ export class PlanCautionDto implements Sentence<PlanCautionCode> {
 }
 
 export class PlanAsReadDto implements PlanAsRead {
-  @Part(() => FlightOfPlanDto, { most: mostPlanned.takes }) flights: FlightOfPlanDto[];
-  @Part(() => LaneDto, { most: mostPlanned.batteries }) lanes: LaneDto[];
+  @Part(() => FlightOfPlanDto, { most: maxPlanned.takes }) flights: FlightOfPlanDto[];
+  @Part(() => LaneDto, { most: maxPlanned.batteries }) lanes: LaneDto[];
   @Part(() => PlanFiguresDto) figures: PlanFiguresDto;
   @Part(() => PlanCautionDto, { most: planCautionCodes.length }) cautions: PlanCautionDto[];
 }

@@ -19,10 +19,10 @@ import {
   type Manner,
   type Mode,
   maxAirspeedRange,
-  mostLandingPlaces,
-  mostLegs,
-  mostObstacles,
-  mostShares,
+  maxLandingPlaces,
+  maxLegs,
+  maxObstacles,
+  maxShares,
   type Obstacle,
   obstacleRanges,
   type Policy,
@@ -151,8 +151,8 @@ export class FlightDto implements FlightPlan {
   @InRange(ranges.flight.returnHeightM, optional) returnHeightM?: number | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
   @InRange(ranges.flight.addedMassKg, optional) addedMassKg?: number | null;
-  @Part(() => StyleShareDto, { most: mostShares }) mix: StyleShareDto[];
-  @Part(() => FlightLegDto, { most: mostLegs, optional: true }) legs?: FlightLegDto[] | null;
+  @Part(() => StyleShareDto, { most: maxShares }) mix: StyleShareDto[];
+  @Part(() => FlightLegDto, { most: maxLegs, optional: true }) legs?: FlightLegDto[] | null;
 }
 
 export class PolicyDto implements Policy {
@@ -186,8 +186,8 @@ export class SiteDto implements Site {
   @TimeZone(optional) timeZone?: string | null;
   @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
-  @Part(() => ObstacleDto, { most: mostObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
-  @Part(() => LandingPlaceDto, { most: mostLandingPlaces, optional: true }) landingPlaces?:
+  @Part(() => ObstacleDto, { most: maxObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
+  @Part(() => LandingPlaceDto, { most: maxLandingPlaces, optional: true }) landingPlaces?:
     | LandingPlaceDto[]
     | null;
   @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;

@@ -37,17 +37,17 @@ import {
   logSourceRanges,
   type Mode,
   type Moving,
+  maxBatteriesOfShoot,
+  maxChargeMarks,
+  maxCheckpoints,
+  maxFlightsOfFit,
+  maxHours,
+  maxLandingPlaces,
+  maxLaunchPlaces,
+  maxObstacles,
+  maxPlanned,
   maxRecordings,
-  mostBatteriesOfShoot,
-  mostChargeMarks,
-  mostCheckpoints,
-  mostFlightsOfFit,
-  mostHours,
-  mostLandingPlaces,
-  mostLaunchPlaces,
-  mostObstacles,
-  mostPlanned,
-  mostShots,
+  maxShots,
   type PlaceContent,
   type PlanOrder,
   type PowerSource,
@@ -128,10 +128,10 @@ export class PlaceDto implements PlaceContent {
   @TimeZone(optional) timeZone?: string | null;
   @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
-  @Part(() => ObstacleDto, { most: mostObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
-  @Part(() => LandingPlaceDto, { most: mostLandingPlaces, optional: true })
+  @Part(() => ObstacleDto, { most: maxObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
+  @Part(() => LandingPlaceDto, { most: maxLandingPlaces, optional: true })
   landingPlaces?: LandingPlaceDto[] | null;
-  @Part(() => LaunchPlaceDto, { most: mostLaunchPlaces, optional: true })
+  @Part(() => LaunchPlaceDto, { most: maxLaunchPlaces, optional: true })
   launchPlaces?: LaunchPlaceDto[] | null;
   @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
@@ -155,7 +155,7 @@ export class DayDto implements DayContent {
   @Instant() at: string;
   @Part(() => AirDto) weather: AirDto;
   @Part(() => WeatherSourceDto, optional) weatherFrom?: WeatherSourceDto | null;
-  @Part(() => HourDto, { most: mostHours, optional: true }) hours?: HourDto[] | null;
+  @Part(() => HourDto, { most: maxHours, optional: true }) hours?: HourDto[] | null;
   @Part(() => WeatherSourceDto, optional) hoursFrom?: WeatherSourceDto | null;
 }
 
@@ -234,7 +234,7 @@ export class TestDto implements TestFlight {
   @InRange(testFlightRanges.durationS) durationS: number;
   @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
   @InRange(testFlightRanges.endTemperatureC, optional) endTemperatureC?: number | null;
-  @Part(() => CheckpointDto, { most: mostCheckpoints, optional: true }) checkpoints?: CheckpointDto[] | null;
+  @Part(() => CheckpointDto, { most: maxCheckpoints, optional: true }) checkpoints?: CheckpointDto[] | null;
   @OneOf(leftTos, optional) leftTo?: LeftTo | null;
   @Text(optional) recording?: string | null;
   @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
@@ -274,7 +274,7 @@ export class TimedChargeDto implements TimedChargeContent {
   @Id() batteryId: string;
   @OneOf(chargingWays) way: ChargingWay;
   @Instant() startedAt: string;
-  @Part(() => ChargeMarkDto, { most: mostChargeMarks }) marks: ChargeMarkDto[];
+  @Part(() => ChargeMarkDto, { most: maxChargeMarks }) marks: ChargeMarkDto[];
   @Text(optional) note?: string | null;
 }
 
@@ -287,7 +287,7 @@ export class FitRecordDto implements FitContent {
   @Id() aircraftId: string;
   @Instant() madeAt: string;
   @Text() basisState: string;
-  @Part(() => FlightStateDto, { most: mostFlightsOfFit }) flights: FlightStateDto[];
+  @Part(() => FlightStateDto, { most: maxFlightsOfFit }) flights: FlightStateDto[];
   @Part(() => FitDto) fit: FitDto;
 }
 
@@ -315,7 +315,7 @@ export class ShotDto extends MannerDto implements Shot {
   @Instant(optional) earliestAt?: string | null;
   @Instant(optional) latestAt?: string | null;
   @OneOf(lightWishes, optional) light?: LightWish | null;
-  @Texts(mostShots, optional) after?: string[] | null;
+  @Texts(maxShots, optional) after?: string[] | null;
   @Part(() => ShotPinDto, optional) pin?: ShotPinDto | null;
 }
 
@@ -340,20 +340,20 @@ export class ShootDto implements ShootContent {
   @Name('Name of the shoot') name: string;
   @Id() aircraftId: string;
   @Id() dayId: string;
-  @Ids(mostBatteriesOfShoot) batteryIds: string[];
+  @Ids(maxBatteriesOfShoot) batteryIds: string[];
   @Instant() startsAt: string;
   @InRange(shootRanges.swapTimeS) swapTimeS: number;
   @Part(() => PolicyDto) policy: PolicyDto;
-  @Part(() => ShotDto, { most: mostShots }) shots: ShotDto[];
+  @Part(() => ShotDto, { most: maxShots }) shots: ShotDto[];
   @Instant(optional) endsAt?: string | null;
   @OneOf(planOrders, optional) order?: PlanOrder | null;
-  @Ids(mostPlanned.chargers, optional) chargerIds?: string[] | null;
+  @Ids(maxPlanned.chargers, optional) chargerIds?: string[] | null;
   @InRange(planRanges.coolingS, optional) coolingS?: number | null;
   @Id(optional) otherAircraftId?: string | null;
   @Part(() => SwapTimeDto, optional) swapParts?: SwapTimeDto | null;
   @Part(() => MovingDto, optional) moving?: MovingDto | null;
-  @Part(() => FlightLockDto, { most: mostPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
-  @Texts(mostShots, optional) leftOutIds?: string[] | null;
+  @Part(() => FlightLockDto, { most: maxPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
+  @Texts(maxShots, optional) leftOutIds?: string[] | null;
 }
 
 export class LiftOffDto implements LiftOffContent {

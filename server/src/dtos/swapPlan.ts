@@ -2,7 +2,7 @@ import {
   chargerRanges,
   drawRanges,
   type FlownFlight,
-  mostPlanned,
+  maxPlanned,
   type PlanAircraft,
   type PlanBattery,
   type PlanCharger,
@@ -100,7 +100,7 @@ export class FlightDoneDto implements FlownFlight {
   @Part(() => TouchdownChargeDto) touchdownCharge: TouchdownChargeDto;
   @InRange(seconds, optional) spareS?: number | null;
   @InRange(share, optional) chanceEarly?: number | null;
-  @Part(() => TakeDoneDto, { most: mostPlanned.takes }) shots: TakeDoneDto[];
+  @Part(() => TakeDoneDto, { most: maxPlanned.takes }) shots: TakeDoneDto[];
   @Part(() => WaitDto, optional) wait?: WaitDto | null;
 }
 
@@ -111,23 +111,23 @@ export class SwapPlanRequestDto implements PlanRequest {
   @InRange(drawRanges.draws, optional) draws?: number | null;
   @InRange(drawRanges.seed, optional) seed?: number | null;
   @OneOf(planEfforts, optional) effort?: PlanEffort | null;
-  @Part(() => PlanAircraftDto, { most: mostPlanned.aircraft }) aircraft: PlanAircraftDto[];
-  @Part(() => PlanBatteryDto, { most: mostPlanned.batteries }) batteries: PlanBatteryDto[];
-  @Part(() => PlanChargerDto, { most: mostPlanned.chargers, optional: true }) chargers?:
+  @Part(() => PlanAircraftDto, { most: maxPlanned.aircraft }) aircraft: PlanAircraftDto[];
+  @Part(() => PlanBatteryDto, { most: maxPlanned.batteries }) batteries: PlanBatteryDto[];
+  @Part(() => PlanChargerDto, { most: maxPlanned.chargers, optional: true }) chargers?:
     | PlanChargerDto[]
     | null;
   @InRange(planRanges.coolingS, optional) coolingS?: number | null;
-  @Part(() => LaunchPlaceDto, { most: mostPlanned.places, optional: true }) launchPlaces?:
+  @Part(() => LaunchPlaceDto, { most: maxPlanned.places, optional: true }) launchPlaces?:
     | LaunchPlaceDto[]
     | null;
   @Part(() => MovingDto, optional) moving?: MovingDto | null;
   @Part(() => SwapTimeDto) swap: SwapTimeDto;
-  @Part(() => ShotDto, { most: mostPlanned.shots }) shots: ShotDto[];
-  @Part(() => FlightLockDto, { most: mostPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
-  @Part(() => FlightDoneDto, { most: mostPlanned.takes, optional: true }) flown?: FlightDoneDto[] | null;
+  @Part(() => ShotDto, { most: maxPlanned.shots }) shots: ShotDto[];
+  @Part(() => FlightLockDto, { most: maxPlanned.takes, optional: true }) locks?: FlightLockDto[] | null;
+  @Part(() => FlightDoneDto, { most: maxPlanned.takes, optional: true }) flown?: FlightDoneDto[] | null;
   @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
   @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
   @Part(() => WeatherDto, optional) conditions?: WeatherDto | null;
-  @Part(() => WeatherFromDto, { most: mostPlanned.hours, optional: true }) hours?: WeatherFromDto[] | null;
+  @Part(() => WeatherFromDto, { most: maxPlanned.hours, optional: true }) hours?: WeatherFromDto[] | null;
   @Part(() => PolicyDto) policy: PolicyDto;
 }

@@ -1,4 +1,4 @@
-import { numbersOf, type Refusal, toldInSi } from '@acorn-tally/core';
+import { numbersOf, type Refusal, writeInSi } from '@acorn-tally/core';
 import { HttpException } from '@nestjs/common';
 
 export interface FieldError {
@@ -28,10 +28,10 @@ export function problem(slug: string, title: string, status: number, more: objec
 }
 
 /** More are counted, not told: an answer is not larger than the question. */
-const mostErrors = 20;
+const maxErrors = 20;
 
 export function invalid(errors: readonly FieldError[]): ProblemException {
-  const told = errors.slice(0, mostErrors).map(shortened);
+  const told = errors.slice(0, maxErrors).map(shortened);
   const untold = errors.length - told.length;
   const words = told.map(({ message }) => message);
   return problem('invalid', 'Some values cannot be used.', 400, {
@@ -61,9 +61,9 @@ function cut(text: string, longest = longestShown): string {
 
 /** What the model cannot answer, with its reason and the numbers behind it, in SI. */
 export const refused = (refusal: Refusal) =>
-  problem('refused', toldInSi(refusal), 422, {
+  problem('refused', writeInSi(refusal), 422, {
     code: refusal.code,
-    detail: toldInSi(refusal),
+    detail: writeInSi(refusal),
     numbers: numbersOf(refusal),
   });
 

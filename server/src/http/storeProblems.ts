@@ -1,12 +1,12 @@
 import {
   DamagedRecord,
+  DatabaseUnavailable,
   IdTaken,
   InUse,
   KeyUsedAgain,
   NeedsFirst,
   NoSuchRecord,
   NothingThere,
-  SickDatabase,
   StaleWrite,
   type StoreError,
 } from '../database/errors';
@@ -34,7 +34,7 @@ export function problemOfStore(error: StoreError): Problem | null {
   if (error instanceof KeyUsedAgain) return answer('key-used', 'The key was used before.', 422);
   if (error instanceof DamagedRecord)
     return answer('damaged', `This ${error.noun} cannot be read.`, 422, { complaints: error.complaints });
-  if (error instanceof SickDatabase)
+  if (error instanceof DatabaseUnavailable)
     return answer('database', 'Nothing can be kept or read just now.', 503, { retryAfterS: 30 });
   return null;
 }

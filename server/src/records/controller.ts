@@ -22,11 +22,11 @@ import {
   ApiQuery,
   ApiTags,
 } from '@nestjs/swagger';
-import type { Repeatable } from '../database/writtenOnce';
+import type { IdempotentRequest } from '../database/idempotentWrites';
 import { formsOf } from '../dtos/kept';
+import { IdempotencyKey } from '../http/idempotencyKey';
 import { ProblemResponses } from '../http/openApi';
 import { oneText, pageSize, versionNamed } from '../http/queries';
-import { Once } from '../http/repeatable';
 import { validated } from '../http/validated';
 import { Records } from './records';
 
@@ -72,7 +72,7 @@ export function controllerOf<K extends Kind>(kind: K): Type<object> {
     @ApiBody({ type: made })
     @ApiCreatedResponse({ type: record })
     @ProblemResponses(400, 409, 422)
-    create(@Body(validated(made)) body: object, @Once() once: Repeatable | null) {
+    create(@Body(validated(made)) body: object, @IdempotencyKey() once: IdempotentRequest | null) {
       const { id, ...content } = body as Content<K> & { id?: string | null };
       return this.records.create(content as unknown as Content<K>, id ?? undefined, once);
     }
@@ -86,7 +86,7 @@ export function controllerOf<K extends Kind>(kind: K): Type<object> {
     replace(
       @Param('id') id: string,
       @Body(validated(replacement)) body: object,
-      @Once() once: Repeatable | null,
+      @IdempotencyKey() once: IdempotentRequest | null,
     ) {
       const { version, ...content } = body as Content<K> & { version: number };
       return this.records.replace(id, version, content as unknown as Content<K>, once);

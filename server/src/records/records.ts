@@ -2,11 +2,15 @@ import { type Content, type Kept, type KeptRecord, type Kind, recordKinds } from
 import type { Calculator } from '../calculations/calculator';
 import type { Reader, Transaction } from '../database/database';
 import { NeedsFirst, NothingThere } from '../database/errors';
+import {
+  findIdempotentWrite,
+  type IdempotentRequest,
+  recordIdempotentWrite,
+} from '../database/idempotentWrites';
 import type { Page } from '../database/recordStore';
 import { removeWhatGoesWith, requireReferences, requireUnused } from '../database/references';
 import type { Stores } from '../database/stores';
-import { noteWritten, type Repeatable, writtenBefore } from '../database/writtenOnce';
-import { beside } from './beside';
+import { recordHooks } from './recordHooks';
 import { requireRules } from './rules';
 
 /** A page of records, and what follows from some of them, by id. */
@@ -36,12 +40,12 @@ export class Records<K extends Kind> {
       this.store.list(reader, limit, cursor),
     );
     const told = items.flatMap((record) => {
-      const about = this.beside?.told?.(record);
+      const about = this.beside?.computed?.(record);
       return about ? [[record.id, about] as const] : [];
     });
     return {
       ...page,
-      items: items.map((record) => this.beside?.listed?.(record) ?? record),
+      items: items.map((record) => this.beside?.toListItem?.(record) ?? record),
       told: Object.fromEntries(told),
     };
   }
@@ -58,7 +62,7 @@ export class Records<K extends Kind> {
     return this.get(id);
   }
 
-  async create(content: Content<K>, id: string | undefined, once: Repeatable | null): Promise<object> {
+  async create(content: Content<K>, id: string | undefined, once: IdempotentRequest | null): Promise<object> {
     const { database } = this.stores;
     const { made, later } = await this.made(content, once);
     const written = await database.write((transaction) =>
@@ -71,7 +75,12 @@ export class Records<K extends Kind> {
     return written;
   }
 
-  async replace(id: string, version: number, content: Content<K>, once: Repeatable | null): Promise<object> {
+  async replace(
+    id: string,
+    version: number,
+    content: Content<K>,
+    once: IdempotentRequest | null,
+  ): Promise<object> {
     const { made, later } = await this.remade(id, content, once);
     const written = await this.stores.database.write((transaction) =>
       this.writtenOnce(transaction, once, content, async () => {
@@ -109,7 +118,7 @@ export class Records<K extends Kind> {
   }
 
   private get beside() {
-    return beside[this.kind];
+    return recordHooks[this.kind];
   }
 
   private async require(reader: Reader, content: Content<K>, id: string | null): Promise<void> {
@@ -118,7 +127,7 @@ export class Records<K extends Kind> {
   }
 
   private make(content: Content<K>): Promise<object> {
-    const make = this.beside?.made;
+    const make = this.beside?.onCreate;
     if (!make) throw new RangeError(`Nothing is made with a record of ${this.kind}.`);
     return make(content, this.stores, this.calculator);
   }
@@ -137,12 +146,12 @@ export class Records<K extends Kind> {
    * What is made once with a record, before that waits for its turn; not for what was written already. A record never waits long for
    * it: what is not made in time, since others are reckoned for, follows later.
    */
-  private async made(content: Content<K>, once: Repeatable | null): Promise<Made> {
-    const { made, provisional } = this.beside ?? {};
+  private async made(content: Content<K>, once: IdempotentRequest | null): Promise<Made> {
+    const { onCreate: made, provisional } = this.beside ?? {};
     if (!made) return { made: {}, later: null };
     const { database } = this.stores;
     const isWritten = await database.read(async (reader) => {
-      const before = once && (await writtenBefore(reader, once));
+      const before = once && (await findIdempotentWrite(reader, once));
       if (!before) await this.require(reader, content, null);
       return before !== null;
     });
@@ -156,9 +165,9 @@ export class Records<K extends Kind> {
   }
 
   /** What a new content asks to be made anew; nothing where it leaves that as it was. */
-  private async remade(id: string, content: Content<K>, once: Repeatable | null): Promise<Made> {
+  private async remade(id: string, content: Content<K>, once: IdempotentRequest | null): Promise<Made> {
     const nothing: Made = { made: {}, later: null };
-    const { remade } = this.beside ?? {};
+    const { mustRecreate: remade } = this.beside ?? {};
     if (!remade) return nothing;
     const { database } = this.stores;
     const [kept] = await database.read((reader) => this.store.getMany(reader, [id]));
@@ -168,21 +177,21 @@ export class Records<K extends Kind> {
   /** Asked again with the same key, it is told what was written then, and nothing is written. */
   private async writtenOnce(
     transaction: Transaction,
-    once: Repeatable | null,
+    once: IdempotentRequest | null,
     content: Content<K>,
     write: () => Promise<Kept>,
   ): Promise<object> {
-    const before = once && (await writtenBefore(transaction, once));
+    const before = once && (await findIdempotentWrite(transaction, once));
     if (before)
       return { ...(await this.stillMade(transaction, before.id)), ...this.store.whole(content), ...before };
     const written = await write();
-    if (once) await noteWritten(transaction, once, written);
+    if (once) await recordIdempotentWrite(transaction, once, written);
     return written;
   }
 
   /** What was made with a record then, as long as it is there. */
   private async stillMade(reader: Reader, id: string): Promise<object> {
-    if (!this.beside?.made) return {};
+    if (!this.beside?.onCreate) return {};
     const [record] = await this.store.getMany(reader, [id]);
     return record ?? {};
   }

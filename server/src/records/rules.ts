@@ -8,7 +8,7 @@ import {
   isTestOnly,
   type Kind,
   type ShootContent,
-  toldInSi,
+  writeInSi,
 } from '@acorn-tally/core';
 import type { Reader } from '../database/database';
 import { NothingThere } from '../database/errors';
@@ -58,13 +58,13 @@ export async function requireRules<K extends Kind>(
 
 function wholeFlight({ flight }: AircraftContent): void {
   const problem = flightProblem(flight);
-  if (problem) throw invalid([{ path: 'flight.mix', message: toldInSi(problem) }]);
+  if (problem) throw invalid([{ path: 'flight.mix', message: writeInSi(problem) }]);
 }
 
 /** A fit that is kept makes a belief, and its triangle is that of its covariance: the interface draws by it. */
 function wholeFit({ fit }: Content<'fits'>): void {
   const known = checkedKnowledge(fit);
-  if (!known.ok) throw invalid([{ path: 'fit.posterior', message: toldInSi(known.refusal) }]);
+  if (!known.ok) throw invalid([{ path: 'fit.posterior', message: writeInSi(known.refusal) }]);
   const ours = known.value.learned?.factor ?? [];
   const isSame = ours.every((row, i) =>
     row.every((value, k) => Math.abs(value - (fit.posterior.factor[i]?.[k] ?? Number.NaN)) < 1e-3),

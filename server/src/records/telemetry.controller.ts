@@ -17,7 +17,7 @@ import { ProblemResponses } from '../http/openApi';
 import { invalid, problem } from '../http/problem';
 
 /** A day at ten a second is some 60 MB. */
-const mostBytes = 64_000_000;
+const maxBytes = 64_000_000;
 
 /** The samples a test flight was read from: a table of its own form, beside the record and never searched. */
 @ApiTags('records')
@@ -73,7 +73,7 @@ async function streamed(request: Request): Promise<readonly string[]> {
   };
   for await (const piece of request as AsyncIterable<Buffer>) {
     length += piece.length;
-    if (length > mostBytes) {
+    if (length > maxBytes) {
       throw problem('too-large', 'The samples are too many.', 413, {
         detail: 'At most 64 MB are kept of one flight.',
       });

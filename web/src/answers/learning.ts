@@ -15,9 +15,9 @@ import {
 } from '@acorn-tally/core';
 import { useEffect, useMemo, useState } from 'react';
 import { edited, making } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import type { Data } from '../records/kinds';
 import { useRecords } from '../records/records';
+import { comesOrGoes } from '../records/undoHistory';
 import { currentOf } from '../state/belief';
 import { type Fitting, testsToFlyNext, useFit } from '../workers/useFit';
 import { countsNow } from './counted';

@@ -1,6 +1,7 @@
 import {
   agedPack,
   type BatteryRecord,
+  defaultLeftTo,
   type LeftTo,
   type ListedTest,
   median,
@@ -9,7 +10,6 @@ import {
   type Style,
   shownLeft,
   shownOverCame,
-  usualLeftTo,
 } from '@acorn-tally/core';
 import { isHover } from '../parts/testWords';
 import { useRecords } from '../records/records';
@@ -49,7 +49,7 @@ export function shownByStyle(
     const ratio = shownOverCame(shownIn(record, battery));
     if (ratio === null) continue;
     const style = isHover(record.test.pattern) ? 'hover' : (record.test.mode ?? 'normal');
-    const leftTo = record.test.leftTo ?? usualLeftTo;
+    const leftTo = record.test.leftTo ?? defaultLeftTo;
     const kind = byStyle.get(`${style} ${leftTo}`) ?? { style, leftTo, ratios: [] };
     byStyle.set(`${style} ${leftTo}`, { ...kind, ratios: [...kind.ratios, ratio] });
   }

@@ -1,11 +1,11 @@
-import { type Estimate, type FlightEvent, type Planned, timeAtCharge } from '@acorn-tally/core';
+import { type Estimate, type FlightEvent, type PlannedFigures, timeAtCharge } from '@acorn-tally/core';
 import type { TallySpans } from '../charts/tally';
 
 /**
  * Who takes which seconds of the box, for the tally strip. What is planned is to spend; what the middle flight has beyond it is
  * kept for doubt. What is held back lasts until the gauge is empty.
  */
-export function spansOf(estimate: Estimate, planned: Planned | null, boxS: number): TallySpans {
+export function spansOf(estimate: Estimate, planned: PlannedFigures | null, boxS: number): TallySpans {
   const { usableS, touchdownS, touchdownCharge, curve } = estimate;
   const spendS = planned?.usableS ?? 0;
   const homeS = touchdownS.p50 - usableS.p50;

@@ -1,5 +1,5 @@
 /** One wrong field, as the server tells it. */
-export interface FieldError {
+export interface FieldProblem {
   readonly path: string;
   readonly message: string;
 }
@@ -9,7 +9,7 @@ export class ApiError extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly errors: readonly FieldError[] = [],
+    readonly errors: readonly FieldProblem[] = [],
     /** The record as the server has it, where a write was stale. */
     readonly current: unknown = null,
     /** A record of that id was removed, and can be brought back. */
@@ -27,7 +27,7 @@ export async function call<T>(method: string, path: string, body?: unknown, key?
   const problem = answer as {
     title?: string;
     detail?: string;
-    errors?: FieldError[];
+    errors?: FieldProblem[];
     current?: unknown;
     removed?: boolean;
   } | null;

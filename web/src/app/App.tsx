@@ -1,15 +1,15 @@
 import { MantineProvider } from '@mantine/core';
 import { Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
-import { useChosen } from '../state/chosen';
 import { lazyPart } from '../state/lazyPart';
+import { usePreferences } from '../state/preferences';
 import { fromTokens, theme } from '../theme/theme';
-import { Equipped } from './Equipped';
+import { RequireAircraft } from './RequireAircraft';
 import { Shell } from './Shell';
 import { type Path, viewAt } from './viewAt';
-import { Waiting } from './Waiting';
+import { WaitingForKit } from './WaitingForKit';
 
-const Bare = lazyPart(async () => (await import('./Bare')).Bare);
+const FullScreen = lazyPart(async () => (await import('./FullScreen')).FullScreen);
 
 /** Of use only with an aircraft; where there is none they begin with one. */
 const needAircraft: readonly Path[] = ['/minutes', '/way-home', '/kit'];
@@ -18,7 +18,7 @@ const bare: readonly Path[] = ['/clock', '/card'];
 const others: readonly Path[] = ['/test-flights', '/swap-plan', '/method'];
 
 export function App() {
-  const look = useChosen((state) => state.look);
+  const look = usePreferences((state) => state.look);
   return (
     <MantineProvider
       theme={theme}
@@ -29,15 +29,15 @@ export function App() {
         <Routes>
           <Route
             element={
-              <Suspense fallback={<Waiting />}>
-                <Bare />
+              <Suspense fallback={<WaitingForKit />}>
+                <FullScreen />
               </Suspense>
             }
           >
             {bare.map(routeTo)}
           </Route>
           <Route element={<Shell />}>
-            <Route element={<Equipped />}>{needAircraft.map(routeTo)}</Route>
+            <Route element={<RequireAircraft />}>{needAircraft.map(routeTo)}</Route>
             {others.map(routeTo)}
             <Route path="*" element={<ToMinutes />} />
           </Route>

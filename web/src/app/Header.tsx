@@ -3,8 +3,8 @@ import { IconSearch } from '@tabler/icons-react';
 import { Suspense } from 'react';
 import { NavLink as RouterLink, useLocation } from 'react-router';
 import { usePhone } from '../parts/usePhone';
-import { useChosen } from '../state/chosen';
 import { lazyPart } from '../state/lazyPart';
+import { usePreferences } from '../state/preferences';
 import styles from './Header.module.css';
 import type { Panel } from './useOpened';
 import { sideViews, views } from './views';
@@ -20,7 +20,7 @@ interface Props {
 /** Folder tabs in working order; what is needed seldom stands beside them, or on a phone behind one button. */
 export function Header({ onOpen, onSearch }: Props) {
   const isPhone = usePhone();
-  const look = useChosen((state) => state.look);
+  const look = usePreferences((state) => state.look);
   return (
     <header className={styles.header}>
       <span className={styles.brand}>Acorn Tally</span>

@@ -5,7 +5,7 @@ import { IconSearch } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useRecords } from '../records/records';
-import { looks, useChosen } from '../state/chosen';
+import { looks, usePreferences } from '../state/preferences';
 import styles from './Search.module.css';
 import type { Panel } from './useOpened';
 import { sideViews, views } from './views';
@@ -19,7 +19,7 @@ interface Props {
 /** Goes to any view, battery, shot or action by a few letters of its name. */
 export function Search({ asked, onOpen }: Props) {
   const navigate = useNavigate();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const { batteries, aircraft, shoots, undo, undoSteps, redo, redoSteps } = useRecords();
   const [query, setQuery] = useState('');
   useEffect(() => {

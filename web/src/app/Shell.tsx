@@ -6,8 +6,8 @@ import { Ribbon } from '../conditions/Ribbon';
 import { Guard } from '../parts/Guard';
 import { useKeys } from '../parts/keys';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { fetchPart, lazyPart } from '../state/lazyPart';
+import { usePreferences } from '../state/preferences';
 import { Footer } from './Footer';
 import { Header } from './Header';
 import styles from './Shell.module.css';
@@ -17,8 +17,8 @@ import { useOpened } from './useOpened';
 import { useStayInStep } from './useStayInStep';
 import { fetchAllViews } from './viewAt';
 import { views } from './views';
-import { Waiting } from './Waiting';
-import waiting from './Waiting.module.css';
+import { WaitingForKit } from './WaitingForKit';
+import waiting from './WaitingForKit.module.css';
 
 const Notices = lazyPart(async () => (await import('./Notices')).Notices);
 const Panels = lazyPart(async () => (await import('./Panels')).Panels);
@@ -29,7 +29,7 @@ const TakesFits = lazyPart(async () => (await import('./TakesFits')).TakesFits);
 export function Shell() {
   const navigate = useNavigate();
   const { undo, redo } = useRecords.getState();
-  const look = useChosen((state) => state.look);
+  const look = usePreferences((state) => state.look);
   const { pathname } = useLocation();
   const [searches, setSearches] = useState(0);
   const takesFits = useRecords((state) => state.aircraft.some((one) => one.takesFits));
@@ -76,12 +76,12 @@ export function Shell() {
       <div className={styles.view}>
         {loading === 'ready' ? (
           <Guard view what="This view" resetKeys={[pathname, look]}>
-            <Suspense fallback={<Waiting />}>
+            <Suspense fallback={<WaitingForKit />}>
               <Outlet key={look} />
             </Suspense>
           </Guard>
         ) : loading === 'loading' ? (
-          <Waiting />
+          <WaitingForKit />
         ) : (
           <Failed />
         )}

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { loadAnew, useMissing } from '../state/lazyPart';
-import styles from './Waiting.module.css';
+import styles from './WaitingForKit.module.css';
 
 /** In place of a view that could not be fetched. */
 export function Unfetched() {

@@ -4,7 +4,7 @@ import { Choosable } from '../parts/Choosable';
 import { Fields } from '../parts/Fields';
 import { Note } from '../parts/Note';
 import { SidePanel } from '../parts/SidePanel';
-import { useChosen } from '../state/chosen';
+import { usePreferences } from '../state/preferences';
 
 const choiceNames: Record<Choice, string> = {
   speed: 'Wind and speed',
@@ -22,7 +22,7 @@ const mixes: readonly { readonly name: string; readonly units: ChosenUnits }[] =
 
 /** The units everything is shown in; any unit of a kind may be typed whatever is chosen. */
 export function UnitsPanel({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
-  const { units, choose } = useChosen();
+  const { units, choose } = usePreferences();
   return (
     <SidePanel title="Units" opened={opened} onClose={onClose}>
       <Fields label="Usual mixes">

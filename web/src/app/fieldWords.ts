@@ -14,7 +14,7 @@ import {
   withUnit,
 } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
-import { capital } from '../parts/capital';
+import { capitalize } from '../parts/capitalize';
 import type { Clock } from '../state/clock';
 
 /** Quantities by the name of their field; what is said of a kit and a plan goes before what is said of a test. */
@@ -41,7 +41,7 @@ function quantityOf(kind: Kind, name: string): Quantity | undefined {
 /** What a field is called on the screen; one that stands nowhere by a path of its own words. */
 export function fieldInWords(kind: Kind, path: readonly string[]): string {
   const name = path.at(-1) ?? '';
-  return quantityOf(kind, name)?.label ?? words[name] ?? capital(path.map(spaced).join(', '));
+  return quantityOf(kind, name)?.label ?? words[name] ?? capitalize(path.map(spaced).join(', '));
 }
 
 const words: Readonly<Record<string, string>> = {

@@ -2,7 +2,7 @@ import '@mantine/core/styles/Menu.css';
 import { ActionIcon, Button, Menu } from '@mantine/core';
 import { IconChevronDown, IconDotsVertical } from '@tabler/icons-react';
 import { Link } from 'react-router';
-import { type Look, looks, useChosen } from '../state/chosen';
+import { type Look, looks, usePreferences } from '../state/preferences';
 import type { Panel } from './useOpened';
 import { sideViews } from './views';
 
@@ -36,7 +36,7 @@ export function MoreMenu({ onOpen, className }: MoreProps) {
 }
 
 export function LookMenu({ className }: Pick<MoreProps, 'className'>) {
-  const look = useChosen((state) => state.look);
+  const look = usePreferences((state) => state.look);
   return (
     <Menu position="bottom-end">
       <Menu.Target>
@@ -63,7 +63,7 @@ const lookWords: Record<Look, string> = {
 
 /** The colours themselves are in tokens.css. */
 function Looks() {
-  const { look, choose } = useChosen();
+  const { look, choose } = usePreferences();
   return (
     <Menu.RadioGroup value={look} onChange={(next) => choose({ look: next as Look })}>
       <Menu.Label>Look</Menu.Label>

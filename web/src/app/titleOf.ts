@@ -1,12 +1,12 @@
 import { recordKinds } from '@acorn-tally/core';
-import { capital } from '../parts/capital';
-import type { Waiting } from '../records/waiting';
+import { capitalize } from '../parts/capitalize';
+import type { PendingWrite } from '../records/outbox';
 
 /** What a person calls a record that waits: "Battery Jay 1", "A day". */
-export function titleOf({ kind, mine, base, halt }: Waiting): string {
+export function titleOf({ kind, mine, base, halt }: PendingWrite): string {
   const theirs = halt?.why === 'changed' ? halt.theirs : null;
   const known = mine ?? theirs ?? (typeof base === 'string' ? null : base);
   const { noun, calledBy } = recordKinds[kind];
   const name = calledBy && (known as Readonly<Record<string, unknown>> | null)?.[calledBy as string];
-  return typeof name === 'string' ? `${capital(noun)} ${name}` : `A ${noun}`;
+  return typeof name === 'string' ? `${capitalize(noun)} ${name}` : `A ${noun}`;
 }

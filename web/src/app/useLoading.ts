@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { usualDay, usualPlace } from '../conditions/usualConditions';
+import { defaultDay, defaultPlace } from '../conditions/defaultConditions';
 import { making } from '../records/changes';
 import { useRecords } from '../records/records';
 import type { Loading } from '../records/state';
@@ -36,8 +36,8 @@ function start(): Promise<void> {
 function beginIfEmpty(): void {
   const { loading, fresh, doAll, undoSteps, ...data } = useRecords.getState();
   if (loading !== 'ready' || daysWithPlace(data).length > 0) return;
-  const place = fresh('places', usualPlace);
-  const day = fresh('days', { ...usualDay(new Date()), placeId: place.id });
+  const place = fresh('places', defaultPlace);
+  const day = fresh('days', { ...defaultDay(new Date()), placeId: place.id });
   doAll([making('places', place), making('days', day)], 'a place and a day to begin with');
   useRecords.setState({ undoSteps });
 }

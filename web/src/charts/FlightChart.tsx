@@ -1,9 +1,9 @@
 import {
   type Band,
   emptyCellVoltageV,
-  leastAtTouchdown,
+  minAtTouchdown,
   minutesAndSeconds,
-  type Planned,
+  type PlannedFigures,
   type Policy,
 } from '@acorn-tally/core';
 import { Slider } from '@mantine/core';
@@ -103,7 +103,7 @@ function Reading({ chart, timeS, words }: ReadingProps) {
 }
 
 function chartOf({ flight, band, policy, forcedLandingCharge, measure }: Props) {
-  const heldBack = leastAtTouchdown(policy, forcedLandingCharge);
+  const heldBack = minAtTouchdown(policy, forcedLandingCharge);
   const lines = flightLines(flight, measure, heldBack);
   return {
     data: dataFor(lines, measure === 'charge' ? band : []),
@@ -140,7 +140,7 @@ function optionsFor(
   lines: FlightLines,
   measure: Measure,
   heldPercent: number,
-  planned: Planned | null,
+  planned: PlannedFigures | null,
 ): ChartOptions<'line'> {
   const { lastMinute, lowest, highest } = lines;
   const box =
@@ -197,7 +197,7 @@ const wordsUpStem = 0.55;
 function markAnnotations(
   lines: FlightLines,
   measure: Measure,
-  planned: Planned | null,
+  planned: PlannedFigures | null,
 ): Record<string, AnnotationOptions> {
   return Object.fromEntries(
     lines.marks.flatMap((mark): [string, AnnotationOptions][] => {
@@ -261,7 +261,7 @@ const markColour: Record<Mark['kind'], string> = {
 };
 
 /** The charge is to turn by, the minute to plan with: the one is said without the other. */
-function wordsFor(mark: Mark, measure: Measure, planned: Planned | null): string {
+function wordsFor(mark: Mark, measure: Measure, planned: PlannedFigures | null): string {
   const time = minutesAndSeconds(mark.x * minute);
   const level = measure === 'charge' ? percent(mark.y / 100) : `${mark.y.toFixed(2)} V`;
   switch (mark.kind) {
@@ -283,7 +283,7 @@ function narrowWords(mark: Mark, words: string): string | string[] {
   return mark.kind === 'touch-down' ? words.replace('typically ', '').split(', ') : words;
 }
 
-function inWords(lines: FlightLines, measure: Measure, planned: Planned | null): string {
+function inWords(lines: FlightLines, measure: Measure, planned: PlannedFigures | null): string {
   const what = measure === 'charge' ? 'Charge' : 'Voltage of a cell';
   return `${what} against time. ${lines.marks.map((mark) => wordsFor(mark, measure, planned)).join('. ')}.`;
 }

@@ -1,11 +1,11 @@
 import { type Band, type FlightEvent, minutesAndSeconds } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { percent } from '../fields/percent';
-import { Wide } from '../parts/Wide';
+import { ScrollTable } from '../parts/ScrollTable';
 import { useWriter } from '../state/units';
 import styles from './FlightTable.module.css';
 import type { ShownFlight } from './flightLines';
-import { bandInWords, lastTimeS, type Reading, readingAt } from './reading';
+import { bandInWords, type ChartReading, lastTimeS, readingAt } from './reading';
 
 interface Props {
   readonly label: string;
@@ -32,7 +32,7 @@ const eventWords: Record<FlightEvent['kind'], string> = {
 export function FlightTable({ label, flight, band }: Props) {
   const { write } = useWriter();
   return (
-    <Wide label={`${label}, minute by minute`} className={styles.scroll}>
+    <ScrollTable label={`${label}, minute by minute`} className={styles.scroll}>
       <Table stickyHeader className={styles.table}>
         <Table.Thead>
           <Table.Tr>
@@ -60,11 +60,11 @@ export function FlightTable({ label, flight, band }: Props) {
           ))}
         </Table.Tbody>
       </Table>
-    </Wide>
+    </ScrollTable>
   );
 }
 
-interface Row extends Reading {
+interface Row extends ChartReading {
   readonly event: FlightEvent['kind'] | null;
 }
 

@@ -1,6 +1,6 @@
 import type { Band } from '@acorn-tally/core';
 import type { ChartDataset } from 'chart.js';
-import { bandOutline, type Point } from './flightLines';
+import { bandOutline, type LinePoint } from './flightLines';
 import { token } from './setup';
 
 /** The band of a charge curve as a filled shape; nothing until it is reckoned. */
@@ -9,7 +9,7 @@ export function bandDatasets(curve: Band['curve'], colour: string): ChartDataset
 }
 
 /** A filled shape in the colour of a token. */
-export function shapeDatasets(outline: readonly Point[], colour: string): ChartDataset<'line'>[] {
+export function shapeDatasets(outline: readonly LinePoint[], colour: string): ChartDataset<'line'>[] {
   return [
     {
       label: bandLabel,

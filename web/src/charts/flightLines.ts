@@ -1,6 +1,6 @@
-import type { Band, Estimate, FlightEvent, Planned } from '@acorn-tally/core';
+import type { Band, Estimate, FlightEvent, PlannedFigures } from '@acorn-tally/core';
 
-export interface Point {
+export interface LinePoint {
   readonly x: number;
   readonly y: number;
 }
@@ -15,26 +15,26 @@ export interface ShownFlight {
   readonly events: readonly FlightEvent[];
   /** Whether the plan belongs to what is on the screen now. */
   readonly fresh: boolean;
-  readonly planned: Planned | null;
+  readonly planned: PlannedFigures | null;
 }
 
 /** What the flight chart draws: minutes, and per cent or volts. */
 export interface FlightLines {
   /** The middle flight, until the charge to turn back at. */
-  readonly flown: readonly Point[];
+  readonly flown: readonly LinePoint[];
   /** The way home of the middle flight, from there to touch-down; empty where nothing is planned. */
-  readonly wayHome: readonly Point[];
+  readonly wayHome: readonly LinePoint[];
   /** Round what the way home may end with: from the middle flight's touch-down to what is held back; charge only. */
-  readonly wayHomeDoubt: readonly Point[];
+  readonly wayHomeDoubt: readonly LinePoint[];
   /** What would follow if the style were flown on. */
-  readonly flownOn: readonly Point[];
+  readonly flownOn: readonly LinePoint[];
   readonly marks: readonly Mark[];
   readonly lastMinute: number;
   readonly lowest: number;
   readonly highest: number;
 }
 
-export interface Mark extends Point {
+export interface Mark extends LinePoint {
   readonly kind: (typeof markKinds)[number];
 }
 
@@ -49,7 +49,7 @@ const percent = (charge: number) => charge * 100;
 const minutes = (seconds: number) => seconds / 60;
 
 /** Round the band: down its early edge and up its late one; between them eight of ten flights pass each charge. */
-export function bandOutline(curve: Band['curve']): Point[] {
+export function bandOutline(curve: Band['curve']): LinePoint[] {
   const early = curve.map(({ p10S, charge }) => ({ x: minutes(p10S), y: percent(charge) }));
   const late = curve.map(({ p90S, charge }) => ({ x: minutes(p90S), y: percent(charge) }));
   return [...early, ...late.reverse()];
@@ -63,7 +63,7 @@ export function flightLines(
 ): FlightLines {
   const turnBack = eventOf(events, 'turn-back');
   const touchdown = eventOf(events, 'touch-down');
-  const place = (moment: Moment): Point => ({
+  const place = (moment: Moment): LinePoint => ({
     x: minutes(moment.timeS),
     y: measure === 'charge' ? percent(moment.charge) : moment.cellVoltageV,
   });
@@ -89,7 +89,7 @@ export function flightLines(
 type Moment = Pick<FlightEvent, 'timeS' | 'charge' | 'cellVoltageV'>;
 
 /** As many flights as the confidence asks for touch down above the lower edge; the middle one at the upper. */
-function doubtOf(turn: Point, down: Point, heldBackPercent: number): Point[] {
+function doubtOf(turn: LinePoint, down: LinePoint, heldBackPercent: number): LinePoint[] {
   return down.y > heldBackPercent ? [turn, down, { x: down.x, y: heldBackPercent }] : [];
 }
 

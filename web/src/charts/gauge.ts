@@ -1,14 +1,14 @@
 import { minutesAndSeconds } from '@acorn-tally/core';
 import type { ChartDataset, ChartOptions } from 'chart.js';
 import { bandLabel } from './bandDatasets';
-import type { Point } from './flightLines';
+import type { LinePoint } from './flightLines';
 import { token } from './setup';
 
 /** So many diamonds stand beside each other; a logged gauge has a step for each per cent. */
-const mostLarge = 24;
+const maxLarge = 24;
 
 /** What was read from a gauge: a diamond each, small ones where there are many, so that what they lie on is seen. */
-export function readDataset(points: readonly Point[]): ChartDataset<'line'> {
+export function readDataset(points: readonly LinePoint[]): ChartDataset<'line'> {
   const spend = token('spend');
   return {
     label: 'read from the gauge',
@@ -16,7 +16,7 @@ export function readDataset(points: readonly Point[]): ChartDataset<'line'> {
     showLine: false,
     clip: 8,
     pointStyle: 'rectRot',
-    pointRadius: points.length > mostLarge ? 2 : 6,
+    pointRadius: points.length > maxLarge ? 2 : 6,
     backgroundColor: spend,
     borderColor: spend,
   };

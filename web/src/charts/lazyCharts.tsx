@@ -35,4 +35,4 @@ export function lazyChart<Chart extends ComponentType<any>>(fetchChart: () => Pr
   };
 }
 
-export const FlightChart = lazyChart(() => import('./FlightChart').then((module) => module.FlightChart));
+export const LazyFlightChart = lazyChart(() => import('./FlightChart').then((module) => module.FlightChart));

@@ -4,7 +4,7 @@ import type { Writer } from '../state/units';
 import { eventOf, type ShownFlight } from './flightLines';
 
 /** What stands at one moment of a flight. What the way home does not tell (it is reckoned as a whole) is null. */
-export interface Reading {
+export interface ChartReading {
   readonly timeS: number;
   readonly phase: 'flown' | 'way home' | 'if flown on';
   readonly charge: number;
@@ -16,7 +16,11 @@ export interface Reading {
 }
 
 /** Reads a flight at a moment: straight between the points of its curve, and along the way home between its ends. */
-export function readingAt({ estimate, events }: ShownFlight, band: Band['curve'], timeS: number): Reading {
+export function readingAt(
+  { estimate, events }: ShownFlight,
+  band: Band['curve'],
+  timeS: number,
+): ChartReading {
   const [turnBack, touchdown] = [eventOf(events, 'turn-back'), eventOf(events, 'touch-down')];
   if (turnBack && touchdown && timeS > turnBack.timeS && timeS <= touchdown.timeS) {
     const share = (timeS - turnBack.timeS) / (touchdown.timeS - turnBack.timeS);
@@ -52,7 +56,7 @@ export function lastTimeS({ events }: ShownFlight): number {
 }
 
 /** "8:00, 58 % (55–61 %), 3.78 V a cell, pack 22 °C". */
-export function readingInWords(reading: Reading, write: Writer['write']): string {
+export function readingInWords(reading: ChartReading, write: Writer['write']): string {
   const { timeS, phase, charge, chargeBand, cellVoltageV, packTemperatureC } = reading;
   return [
     `${minutesAndSeconds(timeS)}${phase === 'flown' ? '' : ` ${phase}`}`,
@@ -67,7 +71,7 @@ export function bandInWords([low, high]: readonly [low: number, high: number]): 
 }
 
 /** Between which charges eight in ten flights are at a moment; null once the earliest of them are past the last mark. */
-function bandAt(takeoffCharge: number, band: Band['curve'], timeS: number): Reading['chargeBand'] {
+function bandAt(takeoffCharge: number, band: Band['curve'], timeS: number): ChartReading['chargeBand'] {
   const last = band[band.length - 1];
   if (!last || timeS > last.p10S) return null;
   const marks = [{ charge: takeoffCharge, p10S: 0, p90S: 0 }, ...band];

@@ -2,6 +2,9 @@ import {
   type Asked,
   type DayAtPlace,
   type DayContent,
+  defaultCeilingM,
+  defaultHumidity,
+  defaultRoughnessM,
   nameProblem,
   type PlaceContent,
   ranges,
@@ -9,11 +12,8 @@ import {
   siteRanges,
   standardQnhHpa,
   timeZoneAt,
-  toldInSi,
-  usualCeilingM,
-  usualHumidity,
-  usualRoughnessM,
   writeCoordinates,
+  writeInSi,
 } from '@acorn-tally/core';
 import { Button, Select } from '@mantine/core';
 import { useState } from 'react';
@@ -143,12 +143,12 @@ function PlaceFields({ conditions }: FormProps) {
       <QuantityField
         quantity={siteRanges.ceilingM}
         value={site?.ceilingM ?? null}
-        assumed={usualCeilingM}
+        assumed={defaultCeilingM}
         hint="as your local rules give it"
         onChange={(ceilingM) => change({ ceilingM }, 'local ceiling')}
       />
       <GroundCards
-        roughnessM={weather.roughnessM ?? usualRoughnessM}
+        roughnessM={weather.roughnessM ?? defaultRoughnessM}
         onChange={(roughnessM) => change({ roughnessM }, 'kind of ground')}
       />
     </PanelPart>
@@ -173,7 +173,7 @@ function useMoving({ placeId }: DayAtPlace) {
 function coordinatesProblem(text: string): string | null {
   if (text.trim() === '') return null;
   const read = readCoordinates(text);
-  return read.ok ? null : toldInSi(read.refusal);
+  return read.ok ? null : writeInSi(read.refusal);
 }
 
 interface WeatherFieldsProps extends FormProps {
@@ -219,7 +219,7 @@ function WeatherFields({ conditions, asked, onGiven }: WeatherFieldsProps) {
         <QuantityField
           quantity={ranges.conditions.relativeHumidity}
           value={weather.relativeHumidity ?? null}
-          assumed={usualHumidity}
+          assumed={defaultHumidity}
           onChange={(relativeHumidity) => change({ relativeHumidity }, 'humidity')}
         />
         <QuantityField

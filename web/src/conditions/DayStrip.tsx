@@ -1,7 +1,7 @@
 import type { DayAtPlace } from '@acorn-tally/core';
 import { Button, Slider } from '@mantine/core';
 import { useMemo } from 'react';
-import { capital } from '../parts/capital';
+import { capitalize } from '../parts/capitalize';
 import { LightBand } from '../parts/LightBand';
 import { Note } from '../parts/Note';
 import { useRecords } from '../records/records';
@@ -104,7 +104,7 @@ export function DayStrip({ conditions }: Props) {
       </div>
       <Note>
         {coordinates
-          ? `${capital(lightInWords(day, coordinates, clock).join(', '))}.`
+          ? `${capitalize(lightInWords(day, coordinates, clock).join(', '))}.`
           : 'With coordinates the sun’s times show here.'}
         {points.length === 0 && ' No hourly rows for this day: the weather stays as it is set below.'}
       </Note>

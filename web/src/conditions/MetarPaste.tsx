@@ -2,10 +2,10 @@ import { forecastHeightM, type MetarReading, metarInWords, metarMinds, readMetar
 import { Textarea } from '@mantine/core';
 import { useId } from 'react';
 import { Say } from '../fields/Say';
+import { FieldError } from '../parts/FieldError';
 import { Guard } from '../parts/Guard';
 import { LinkButton } from '../parts/LinkButton';
 import { Warning } from '../parts/Warning';
-import { Wrong } from '../parts/Wrong';
 import { useWriter } from '../state/units';
 import styles from './Told.module.css';
 
@@ -60,9 +60,9 @@ function Answer({ id, text, onUse }: AnswerProps) {
   const outcome = readMetar(text);
   if (!outcome.ok)
     return (
-      <Wrong id={id}>
+      <FieldError id={id}>
         <Say sentence={outcome.refusal} />
-      </Wrong>
+      </FieldError>
     );
   return (
     <div className={styles.told} id={id} role="status">

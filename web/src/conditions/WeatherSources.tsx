@@ -6,9 +6,9 @@ import {
   type HourlyWeather,
   type MetarReading,
   type Outcome,
-  parted,
   practiceStation,
   readHourlyCsv,
+  splitConditions,
   type WeatherSource,
   weatherFromMetar,
   writeHourlyCsv,
@@ -18,13 +18,13 @@ import { useState } from 'react';
 import { practiceWeather } from '../api/practice';
 import { Say } from '../fields/Say';
 import { DropFile } from '../parts/DropFile';
+import { FieldError } from '../parts/FieldError';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { PanelPart } from '../parts/SidePanel';
 import { saveFile } from '../parts/saveFile';
 import { useBusy } from '../parts/useBusy';
 import { Warning } from '../parts/Warning';
-import { Wrong } from '../parts/Wrong';
 import { useRecords } from '../records/records';
 import { atAnotherHour } from '../state/atTheHour';
 import { clockAt, useClock } from '../state/clock';
@@ -58,7 +58,7 @@ export function WeatherSources({ conditions, onAsk }: Props) {
 
   const takeReport = (reading: MetarReading) => {
     const weatherFrom = { name: reading.station, practice: reading.station === practiceStation };
-    const told = parted(weatherFromMetar(reading, weather)).weather;
+    const told = splitConditions(weatherFromMetar(reading, weather)).weather;
     edit('days', conditions.id, { weather: told, weatherFrom }, 'the report');
     setMetar(null);
     onAsk(askedAfter(reading));
@@ -142,9 +142,9 @@ function FileRead({ file, onUse }: FileReadProps) {
   const { outcome, name } = file;
   if (!outcome.ok)
     return (
-      <Wrong>
+      <FieldError>
         {name}: <Say sentence={outcome.refusal} />
-      </Wrong>
+      </FieldError>
     );
   const { hours } = outcome.value;
   const ignored = outcome.value.problems.filter(({ column }) => column === null);

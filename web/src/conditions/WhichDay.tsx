@@ -5,9 +5,9 @@ import { LinkButton } from '../parts/LinkButton';
 import { useRemoval } from '../parts/useRemoval';
 import { contentOf } from '../records/kinds';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useDaysToChoose } from '../state/days';
+import { usePreferences } from '../state/preferences';
 import styles from './WhichDay.module.css';
 
 const dayMs = 86_400_000;
@@ -16,7 +16,7 @@ const dayMs = 86_400_000;
 export function WhichDay({ conditions }: { readonly conditions: DayAtPlace }) {
   const days = useDaysToChoose();
   const { days: records, add } = useRecords();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const remove = useRemoval();
   const day = records.find(({ id }) => id === conditions.id);
   if (!day) return null;

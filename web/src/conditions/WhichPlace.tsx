@@ -4,8 +4,8 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { LinkButton } from '../parts/LinkButton';
 import { useRemoval } from '../parts/useRemoval';
 import { edited, making } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { comesOrGoes } from '../records/undoHistory';
 import { movedClocks } from '../state/movedClocks';
 import styles from './WhichDay.module.css';
 

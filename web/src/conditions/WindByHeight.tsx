@@ -7,7 +7,7 @@ import { useAircraft } from '../state/current';
 import { useWriter } from '../state/units';
 import styles from './WindByHeight.module.css';
 
-const usualHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
+const defaultHeightsM = [2, 10, 20, 40, 60, 80, 100, 120];
 
 /** The wind as it grows with height, as bars: the part a pilot on the ground does not feel. */
 export function WindByHeight({ conditions }: { readonly conditions: DayAtPlace }) {
@@ -15,7 +15,7 @@ export function WindByHeight({ conditions }: { readonly conditions: DayAtPlace }
   const aircraft = useAircraft();
   const workingM = aircraft?.flight.heightM ?? null;
   const { middle } = beliefAbout(aircraft);
-  const heightsM = [...new Set([...usualHeightsM, ...(workingM === null ? [] : [workingM])])].sort(
+  const heightsM = [...new Set([...defaultHeightsM, ...(workingM === null ? [] : [workingM])])].sort(
     (a, b) => a - b,
   );
   const rows = heightsM.map((heightM) => ({ heightM, air: airAt(conditions.weather, heightM, middle) }));

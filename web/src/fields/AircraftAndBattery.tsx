@@ -1,6 +1,6 @@
 import type { AircraftRecord, BatteryRecord } from '@acorn-tally/core';
-import { useChosen } from '../state/chosen';
 import { useFleet } from '../state/current';
+import { usePreferences } from '../state/preferences';
 import { ChoiceField } from './ChoiceField';
 
 interface Props {
@@ -12,7 +12,7 @@ interface Props {
 /** Which aircraft, and which of its batteries: the same choice in every view. */
 export function AircraftAndBattery({ aircraft, batteries, battery }: Props) {
   const fleet = useFleet();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   return (
     <>
       <ChoiceField

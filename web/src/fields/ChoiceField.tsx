@@ -1,7 +1,7 @@
 import { Select } from '@mantine/core';
-import { fieldProps, type Standing } from './shape';
+import { type FieldLayout, fieldProps } from './shape';
 
-interface Props<Value extends string> extends Standing {
+interface Props<Value extends string> extends FieldLayout {
   readonly label: string;
   readonly value: Value;
   readonly options: readonly { readonly value: Value; readonly label: string }[];

@@ -1,6 +1,6 @@
-import { type ComesHome, comesHomeWays, type Policy, usualComesHome } from '@acorn-tally/core';
+import { type ComesHome, comesHomeWays, defaultComesHome, type Policy } from '@acorn-tally/core';
 import { ChoiceField } from './ChoiceField';
-import type { Standing } from './shape';
+import type { FieldLayout } from './shape';
 
 const names: Readonly<Record<ComesHome, string>> = {
   'by-itself': 'by itself, as a lost link does',
@@ -11,11 +11,11 @@ const names: Readonly<Record<ComesHome, string>> = {
 
 /** "flown home by hand, normal mode"; nothing where it comes by itself. */
 export function comesHomeInWords({ comesHome }: Pick<Policy, 'comesHome'>): string | null {
-  const how = comesHome ?? usualComesHome;
+  const how = comesHome ?? defaultComesHome;
   return how === 'by-itself' ? null : `flown home ${names[how]}`;
 }
 
-interface Props extends Standing {
+interface Props extends FieldLayout {
   readonly policy: Policy;
   readonly onChange: (part: Pick<Policy, 'comesHome'>) => void;
 }
@@ -26,7 +26,7 @@ export function ComesHomeField({ policy, onChange, ...standing }: Props) {
     <ChoiceField<ComesHome>
       {...standing}
       label="Comes home"
-      value={policy.comesHome ?? usualComesHome}
+      value={policy.comesHome ?? defaultComesHome}
       options={comesHomeWays.map((value) => ({ value, label: names[value] }))}
       onChange={(comesHome) => onChange({ comesHome })}
     />

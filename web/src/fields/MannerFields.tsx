@@ -1,11 +1,11 @@
 import {
+  defaultHandling,
+  defaultManner,
   type Handling,
   handlings,
   type Manner,
   type Style,
   styleShareRanges,
-  usualHandling,
-  usualManner,
 } from '@acorn-tally/core';
 import { useWriter } from '../state/units';
 import { ChoiceField } from './ChoiceField';
@@ -21,13 +21,13 @@ interface Props {
 export function MannerFields({ style, manner, onChange }: Props) {
   const { write } = useWriter();
   if (style === 'hover') return null;
-  const usual = usualManner(style, manner.handling);
+  const usual = defaultManner(style, manner.handling);
   return (
     <>
       {style === 'manual' && (
         <ChoiceField<Handling>
           label="How hard"
-          value={manner.handling ?? usualHandling}
+          value={manner.handling ?? defaultHandling}
           options={handlings.map((value) => ({ value, label: value }))}
           onChange={(handling) => onChange({ handling }, 'how hard')}
         />

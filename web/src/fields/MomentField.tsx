@@ -4,7 +4,7 @@ import { Suspense, useState } from 'react';
 import { lazyPart } from '../state/lazyPart';
 import styles from './field.module.css';
 import { dayComesFirst, readMoment, writeMoment } from './moments';
-import { fieldProps, type Standing } from './shape';
+import { type FieldLayout, fieldProps } from './shape';
 import { useTyped } from './useTyped';
 
 /** Loaded when it is first opened. */
@@ -12,7 +12,7 @@ const Calendar = lazyPart(async () => (await import('./Calendar')).Calendar);
 
 const dayFirst = dayComesFirst(navigator.language);
 
-interface Props extends Standing {
+interface Props extends FieldLayout {
   readonly label: string;
   /** "2026-11-26", with a time "2026-11-26T08:40"; empty where there is none. */
   readonly value: string;

@@ -2,7 +2,7 @@ import {
   fromShownUnit,
   inChosenUnit,
   inShownUnit,
-  marksOf,
+  numberMarksOf,
   type Quantity,
   readTyped,
   shown,
@@ -11,15 +11,15 @@ import {
 } from '@acorn-tally/core';
 import { Button, Slider, TextInput } from '@mantine/core';
 import { type KeyboardEvent, type ReactNode, useMemo } from 'react';
-import { useChosen } from '../state/chosen';
+import { usePreferences } from '../state/preferences';
 import styles from './field.module.css';
-import { fieldProps, type Standing } from './shape';
+import { type FieldLayout, fieldProps } from './shape';
 import { useTyped } from './useTyped';
 
 /** Thousands and decimals as they are written where the pilot lives. */
-const marks = marksOf(navigator.language);
+const marks = numberMarksOf(navigator.language);
 
-interface Props<Value extends number | null> extends Standing {
+interface Props<Value extends number | null> extends FieldLayout {
   readonly quantity: Quantity;
   /** SI. */
   readonly value: Value;
@@ -46,7 +46,7 @@ interface Props<Value extends number | null> extends Standing {
  */
 export function QuantityField<Value extends number | null>(props: Props<Value>) {
   const { value, onChange, assumed, slider } = props;
-  const units = useChosen((state) => state.units);
+  const units = usePreferences((state) => state.units);
   // A message calls the field what the field is called.
   const label = props.label ?? props.quantity.label;
   const quantity = useMemo(

@@ -1,9 +1,9 @@
 import { textProblem } from '@acorn-tally/core';
 import { TextInput } from '@mantine/core';
-import { fieldProps, type Standing } from './shape';
+import { type FieldLayout, fieldProps } from './shape';
 import { useTyped } from './useTyped';
 
-interface Props extends Standing {
+interface Props extends FieldLayout {
   readonly label: string;
   readonly value: string;
   readonly onChange: (value: string) => void;

@@ -6,12 +6,12 @@ import {
   batteryRanges,
   classTemplates,
   type DayAtPlace,
+  defaultKeeping,
   estimate,
   minutesAndSeconds,
   nameProblem,
   type Quantity,
   ranges,
-  usualKeeping,
   type Weather,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -27,15 +27,15 @@ import { inForm } from '../fields/inForm';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { FieldError } from '../parts/FieldError';
 import { classInWords } from '../parts/kitWords';
 import { Note } from '../parts/Note';
-import { Wrong } from '../parts/Wrong';
 import { making } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { comesOrGoes } from '../records/undoHistory';
 import { beliefAbout } from '../state/belief';
-import { useChosen } from '../state/chosen';
 import { useDraft } from '../state/drafts';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import styles from './FirstSteps.module.css';
 
@@ -84,7 +84,7 @@ export function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) 
   const element = useRef<HTMLFormElement>(null);
   const { step, name, className, spec, pack, count } = form.values;
   const { fresh, doAll } = useRecords.getState();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const navigate = useNavigate();
   const { write } = useWriter();
   const shownStep = useRef(step);
@@ -101,7 +101,7 @@ export function FirstSteps({ conditions }: { readonly conditions: DayAtPlace }) 
   const finish = () => {
     const made = fresh('aircraft', aircraftOfClass({ spec, pack }, name));
     const batteries = Array.from({ length: count }, (_, i) =>
-      fresh('batteries', { aircraftId: made.id, label: `${name} ${i + 1}`, pack, keeping: usualKeeping }),
+      fresh('batteries', { aircraftId: made.id, label: `${name} ${i + 1}`, pack, keeping: defaultKeeping }),
     );
     doAll(
       [making('aircraft', made), ...batteries.map((battery) => making('batteries', battery))],
@@ -239,9 +239,9 @@ function FirstStrip({ spec, pack, conditions, name }: StripProps) {
   const outcome = estimate(requests[0], middle);
   if (!outcome.ok) {
     return (
-      <Wrong>
+      <FieldError>
         <Say sentence={outcome.refusal} />
-      </Wrong>
+      </FieldError>
     );
   }
   const planned = shownPlan(outcome.value, bands.value?.[0] ?? null, bands.fresh);

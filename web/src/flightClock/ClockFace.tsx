@@ -5,7 +5,7 @@ import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { IconButton } from '../parts/IconButton';
 import { useKeys } from '../parts/keys';
-import { useChosen, voices } from '../state/chosen';
+import { usePreferences, voices } from '../state/preferences';
 import styles from './ClockFace.module.css';
 import { ClockKey } from './ClockKey';
 import { ClockTile } from './ClockTile';
@@ -124,7 +124,7 @@ const stillToldMs = 5000;
 
 /** What is expected is called at its moment, once. */
 function useCalls(clocks: readonly FlightClock[], runnings: readonly Running[], nowMs: number): void {
-  const voice = useChosen((state) => state.voice);
+  const voice = usePreferences((state) => state.voice);
   const heard = useRef(nowMs);
   useEffect(() => {
     // What was missed while the page slept is not called afterwards.
@@ -151,7 +151,7 @@ const voiceWords = {
 } as const;
 
 function Calling({ awake, isOn }: { readonly awake: boolean; readonly isOn: boolean }) {
-  const { voice, choose } = useChosen();
+  const { voice, choose } = usePreferences();
   const next = voices[(voices.indexOf(voice) + 1) % voices.length] ?? 'off';
   return (
     <div className={styles.calling}>

@@ -1,4 +1,4 @@
-import type { Voice } from '../state/chosen';
+import type { Voice } from '../state/preferences';
 
 let audio: AudioContext | null = null;
 

@@ -49,4 +49,4 @@ export const signsInTheAir = [
 ] as const satisfies readonly SignKind[];
 export type SignInTheAir = (typeof signsInTheAir)[number];
 
-export const mostClocks = 2;
+export const maxClocks = 2;

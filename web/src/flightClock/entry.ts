@@ -11,13 +11,13 @@ export interface Entry {
 
 export const emptyEntry: Entry = { into: 'charge', charge: '', volts: '', left: '', begunMs: null };
 
-const mostDigits = { charge: 3, volts: 4, left: 2 } as const;
+const maxDigits = { charge: 3, volts: 4, left: 2 } as const;
 
 /** A digit goes where it is typed; the first one begins the reading, unless the moment was held before. */
 export function typed(entry: Entry, digit: string, nowMs: number): Entry {
   const { into } = entry;
   const text = entry[into] + digit;
-  const isTooLong = text.length > mostDigits[into] || (into === 'charge' && Number(text) > 100);
+  const isTooLong = text.length > maxDigits[into] || (into === 'charge' && Number(text) > 100);
   // One digit too many is the beginning of another number: who corrects himself types it anew.
   const next = isTooLong ? digit : text;
   return { ...entry, [into]: next, begunMs: entry.begunMs ?? nowMs };
@@ -47,7 +47,7 @@ export function leftOf({ left }: Entry): number | null {
 }
 
 /** No cell stands higher. */
-const mostCellV = 4.6;
+const maxCellV = 4.6;
 
 /**
  * Volts are typed without a point, its last two digits are hundredths: 372 is 3.72. What no cell has is the whole pack's.
@@ -56,6 +56,6 @@ const mostCellV = 4.6;
 export function cellVoltageOf({ volts }: Entry, cellCount: number): number | null {
   if (volts === '') return null;
   const typedV = Number(volts) / 100;
-  const cellV = typedV > mostCellV ? typedV / cellCount : typedV;
-  return cellV >= 2 && cellV <= mostCellV ? cellV : null;
+  const cellV = typedV > maxCellV ? typedV / cellCount : typedV;
+  return cellV >= 2 && cellV <= maxCellV ? cellV : null;
 }

@@ -39,7 +39,7 @@ export interface Running {
   readonly endedS: number | null;
   readonly endCharge: number | null;
   /** What would be taken back next; null where there is nothing. */
-  readonly last: Standing | null;
+  readonly last: StandingEvent | null;
 }
 
 /** What is timed, as far as readings are held against it. */
@@ -68,7 +68,7 @@ export function runningOf(events: readonly ClockEvent[], timed?: Timed): Running
 
 /** In a flight no gauge rises, in a charge none falls: a reading that does is most often a slip, and waits until it is confirmed. */
 function readings(
-  standing: readonly Standing[],
+  standing: readonly StandingEvent[],
   sinceS: (atMs: number) => number,
   timed: Timed | undefined,
 ): Pick<Running, 'marks' | 'held'> {
@@ -101,7 +101,7 @@ function isBack({ kind }: Timed, before: number, charge: number): boolean {
 }
 
 /** The mark an event makes at its time; null for a beginning or an end. */
-export function markOf(event: Standing, timeS: number): ClockMark | null {
+export function markOf(event: StandingEvent, timeS: number): ClockMark | null {
   if (event.what === 'mark') {
     const { charge, cellVoltageV, leftS } = event;
     return { timeS, charge, cellVoltageV, leftS: leftS ?? null, kind: null };
@@ -111,10 +111,10 @@ export function markOf(event: Standing, timeS: number): ClockMark | null {
   return { timeS, charge, cellVoltageV: null, leftS: null, kind: event.kind };
 }
 
-export type Standing = Exclude<ClockEvent, { readonly what: 'undone' }>;
+export type StandingEvent = Exclude<ClockEvent, { readonly what: 'undone' }>;
 
-function withoutUndone(events: readonly ClockEvent[]): Standing[] {
-  const standing: Standing[] = [];
+function withoutUndone(events: readonly ClockEvent[]): StandingEvent[] {
+  const standing: StandingEvent[] = [];
   for (const event of events) {
     if (event.what === 'undone') standing.pop();
     else standing.push(event);

@@ -2,23 +2,23 @@ import {
   type AircraftRecord,
   aircraftOfClass,
   classTemplates,
+  defaultKeeping,
   fittingName,
-  usualKeeping,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { IconCopy, IconFileDescription, IconPlane, IconPlaneOff, IconTrash } from '@tabler/icons-react';
 import { useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Choosable } from '../parts/Choosable';
-import { Chosen } from '../parts/Desk';
+import { AsideSection } from '../parts/Desk';
 import { classInWords } from '../parts/kitWords';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { useRemoval } from '../parts/useRemoval';
 import { making } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
+import { comesOrGoes } from '../records/undoHistory';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import styles from './AircraftList.module.css';
 
@@ -31,7 +31,7 @@ interface Props {
 export function AircraftList({ chosen, onOpenSheet }: Props) {
   const { aircraft, add, edit } = useRecords();
   const remove = useRemoval();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const { write } = useWriter();
   const inOrder = [...aircraft].sort((a, b) => Number(!!a.retiredOn) - Number(!!b.retiredOn));
   const copyIt = () => {
@@ -57,7 +57,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
     );
   return (
     <>
-      <Chosen title="Aircraft">
+      <AsideSection title="Aircraft">
         <ul className={styles.hangar}>
           {inOrder.map((one) => (
             <li key={one.id} data-choosable data-chosen={one.id === chosen.id || undefined}>
@@ -97,7 +97,7 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
             </li>
           ))}
         </ul>
-      </Chosen>
+      </AsideSection>
       <AddAircraft />
     </>
   );
@@ -107,14 +107,14 @@ export function AircraftList({ chosen, onOpenSheet }: Props) {
 function AddAircraft() {
   const { aircraft, fresh, doAll } = useRecords();
   const { write } = useWriter();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const [name, setName] = useState<string>(classTemplates[1]?.name ?? '');
   const template = classTemplates.find((one) => one.name === name);
   const addIt = () => {
     if (!template) return;
     const own = `Aircraft ${aircraft.length + 1}`;
     const made = fresh('aircraft', aircraftOfClass(template, own));
-    const first = { aircraftId: made.id, label: `${own} 1`, pack: template.pack, keeping: usualKeeping };
+    const first = { aircraftId: made.id, label: `${own} 1`, pack: template.pack, keeping: defaultKeeping };
     doAll(
       [making('aircraft', made), making('batteries', fresh('batteries', first))],
       `adding ${own}`,
@@ -123,7 +123,7 @@ function AddAircraft() {
     choose({ aircraftId: made.id, batteryId: null });
   };
   return (
-    <Chosen title="Add an aircraft">
+    <AsideSection title="Add an aircraft">
       <ChoiceField
         label="Class"
         value={name}
@@ -132,6 +132,6 @@ function AddAircraft() {
       />
       <Note>It starts with figures typical of its class. Write what your own box says over them.</Note>
       <Button onClick={addIt}>Add an aircraft</Button>
-    </Chosen>
+    </AsideSection>
   );
 }

@@ -3,12 +3,12 @@ import {
   type BatteryRecord,
   chemistries,
   chemistryOf,
+  defaultDaysToStorage,
+  defaultVoltRule,
   lineThrough,
   packAdvice,
   packMassKg,
   ranges,
-  usualDaysToStorage,
-  usualVoltRule,
 } from '@acorn-tally/core';
 import { ChoiceField } from '../fields/ChoiceField';
 import { MomentField } from '../fields/MomentField';
@@ -74,7 +74,7 @@ export function BatteryDetails({ battery, packNow }: Props) {
         stacked
         quantity={fields.daysToStorage}
         value={pack.daysToStorage ?? null}
-        assumed={usualDaysToStorage(pack)}
+        assumed={defaultDaysToStorage(pack)}
         hint="0: keeps its charge"
         onChange={(daysToStorage) => changePack({ daysToStorage }, 'days to storage')}
       />
@@ -123,14 +123,14 @@ export function BatteryDetails({ battery, packNow }: Props) {
         quantity={fields.landCellVoltageV}
         hint="under load, whatever the gauge shows"
         value={pack.landCellVoltageV ?? null}
-        assumed={usualVoltRule(pack).landCellVoltageV}
+        assumed={defaultVoltRule(pack).landCellVoltageV}
         onChange={(landCellVoltageV) => changePack({ landCellVoltageV }, 'volts to land at')}
       />
       <QuantityField<number | null>
         stacked
         quantity={fields.neverCellVoltageV}
         value={pack.neverCellVoltageV ?? null}
-        assumed={usualVoltRule(pack).neverCellVoltageV}
+        assumed={defaultVoltRule(pack).neverCellVoltageV}
         onChange={(neverCellVoltageV) => changePack({ neverCellVoltageV }, 'least volts')}
       />
       <MomentField
@@ -160,7 +160,7 @@ export function BatteryDetails({ battery, packNow }: Props) {
   );
 }
 
-const mostTold = 6;
+const maxTold = 6;
 const monthMs = 30 * 86_400_000;
 
 /** What each fit said of the pack, by its date, and how that went on; nothing where none did. */
@@ -185,7 +185,7 @@ function LearntHealth({ battery }: { readonly battery: BatteryRecord }) {
       <small>
         Health from test flights:{' '}
         {told
-          .slice(-mostTold)
+          .slice(-maxTold)
           .map(({ madeAt, health }) => `${clock.format(madeAt, 'D MMM')} ${healthInWords(health)}`)
           .join(' · ')}
         {slope !== null && `; ${percent(slope)} a month`}. {advice && `${say(advice)}. `}

@@ -23,7 +23,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { TextField } from '../fields/TextField';
 import { IconButton } from '../parts/IconButton';
 import { Note } from '../parts/Note';
-import { Wide } from '../parts/Wide';
+import { ScrollTable } from '../parts/ScrollTable';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { unfitNow } from '../state/unfitNow';
@@ -91,7 +91,7 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
         />
         <SelectionBar aircraft={chosen} selected={selected} onDone={() => setSelection({})} />
       </div>
-      <Wide label="Table of batteries">
+      <ScrollTable label="Table of batteries">
         <Table className={styles.table} onKeyDown={downOnEnter}>
           <Table.Thead>
             {table.getHeaderGroups().map((group) => (
@@ -138,7 +138,7 @@ export function BatteryTable({ aircraft, batteries, chosen, conditions }: Props)
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
       {rows.length === 0 && <Note>{noneInWords(search, chosen.name)}</Note>}
     </section>
   );

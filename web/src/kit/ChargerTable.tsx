@@ -25,8 +25,8 @@ import { Headline } from '../parts/Headline';
 import { IconButton } from '../parts/IconButton';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { useRemoval } from '../parts/useRemoval';
-import { Wide } from '../parts/Wide';
 import { useRecords } from '../records/records';
 import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
@@ -40,7 +40,7 @@ interface Props {
   readonly conditions: DayAtPlace;
 }
 
-const usualCharger: Charger = { atOnce: 1, emptyToFullS: 54 * 60, power: 'mains' };
+const defaultCharger: Charger = { atOnce: 1, emptyToFullS: 54 * 60, power: 'mains' };
 
 /** The chargers, and how long each would take with all packs of the chosen aircraft. */
 export function ChargerTable({ chosen, conditions }: Props) {
@@ -56,7 +56,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
     .filter(({ charge }) => charge < fullEnough);
   const addIt = () => {
     const name = chargers.length === 0 ? 'My charger' : `Charger ${chargers.length + 1}`;
-    add('chargers', { name, charger: usualCharger }, `adding ${name}`);
+    add('chargers', { name, charger: defaultCharger }, `adding ${name}`);
   };
   return (
     <section className={styles.chargers} aria-label="Chargers">
@@ -74,7 +74,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
       {chargers.length === 0 ? (
         <Note>No charger yet. Its label says how many minutes empty to full take.</Note>
       ) : (
-        <Wide label="Table of chargers">
+        <ScrollTable label="Table of chargers">
           <Table className={table.table}>
             <Table.Thead>
               <Table.Tr>
@@ -85,11 +85,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
                 <Table.Th scope="col">Power, and to each pack</Table.Th>
                 <Table.Th scope="col">Until</Table.Th>
                 <Table.Th scope="col">25 → 100 %</Table.Th>
-                <Table.Th scope="col">
-                  {packs.length === 0
-                    ? `Charging ${chosen.name}’s packs`
-                    : `Charging ${chosen.name}’s packs: ${packs.length} not full`}
-                </Table.Th>
+                <Table.Th scope="col">{chosen.name} packs</Table.Th>
                 <Table.Th scope="col">
                   <span data-unseen>Remove</span>
                 </Table.Th>
@@ -101,7 +97,7 @@ export function ChargerTable({ chosen, conditions }: Props) {
               ))}
             </Table.Tbody>
           </Table>
-        </Wide>
+        </ScrollTable>
       )}
     </section>
   );
@@ -130,7 +126,7 @@ function ChargerRow({ record, packs: all, from }: RowProps) {
     edit('chargers', record.id, (now) => ({ charger: { ...now.charger, ...part } }), `${what} of ${name}`);
   const packs = all.filter(({ aircraftId }) => fitsCharger(charger, aircraftId));
   const fleet = useRecords((state) => state.aircraft);
-  const energyWh = packs[0]?.energyWh ?? all[0]?.energyWh ?? charger.timedWh ?? usualWh;
+  const energyWh = packs[0]?.energyWh ?? all[0]?.energyWh ?? charger.timedWh ?? defaultWh;
   const [landed] = chargingRound(charger, [{ label: '', charge: 0.25, energyWh }]);
   const fits =
     charger.aircraftIds?.length === 1
@@ -237,7 +233,7 @@ function ChargerRow({ record, packs: all, from }: RowProps) {
 }
 
 /** Of a pack of the usual size, where none is known. */
-const usualWh = 18;
+const defaultWh = 18;
 
 interface TimedProps {
   readonly record: ChargerRecord;

@@ -11,14 +11,14 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Say } from '../fields/Say';
 import { DropFile } from '../parts/DropFile';
+import { FieldError } from '../parts/FieldError';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { PanelPart, SidePanel } from '../parts/SidePanel';
 import { saveFile } from '../parts/saveFile';
-import { Wrong } from '../parts/Wrong';
 import { edited, making } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { comesOrGoes } from '../records/undoHistory';
 import { useClock } from '../state/clock';
 import styles from './KitFile.module.css';
 
@@ -85,9 +85,9 @@ function Preview({ read, aircraft, batteries, onClose }: PreviewProps) {
   const { fresh: newRecord, doAll } = useRecords.getState();
   if (!read.outcome.ok) {
     return (
-      <Wrong>
+      <FieldError>
         {read.name}: <Say sentence={read.outcome.refusal} />
-      </Wrong>
+      </FieldError>
     );
   }
   const { lines, problems } = read.outcome.value;

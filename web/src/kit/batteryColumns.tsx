@@ -228,9 +228,7 @@ function ChargedCell({ battery, seenFrom }: CellProps & { readonly seenFrom: str
         value={battery.pack.startCharge}
         onChange={(startCharge) => changePack({ startCharge }, 'charge')}
       />
-      <small>
-        {keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom, clock) : 'charge date unknown'}
-      </small>
+      <small>{keeping?.chargedAt ? whenInWords(keeping.chargedAt, seenFrom, clock) : 'no charge date'}</small>
     </>
   );
 }

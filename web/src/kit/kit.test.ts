@@ -19,10 +19,8 @@ test('times are told as seen from the hour', () => {
 
 test('a smart pack full on Thursday morning is at storage five days later, and a plain pack never (common practice)', () => {
   const pack: Battery = { ...jay1.pack, startCharge: 1, daysSinceCharge: 0 };
-  expect(storageInWords(pack, usual, at, clock)).toBe('self-discharges to storage level by Tuesday');
-  expect(storageInWords({ ...pack, daysToStorage: 10 }, usual, at, clock)).toBe(
-    'self-discharges to storage level by 6 Dec',
-  );
+  expect(storageInWords(pack, usual, at, clock)).toBe('storage level by Tuesday');
+  expect(storageInWords({ ...pack, daysToStorage: 10 }, usual, at, clock)).toBe('storage level by 6 Dec');
   expect(storageInWords({ ...pack, daysToStorage: 0 }, usual, at, clock)).toBeNull();
   expect(storageInWords({ ...pack, startCharge: 0.6 }, usual, at, clock)).toBeNull();
 });

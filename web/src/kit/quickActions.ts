@@ -1,4 +1,4 @@
-import { type BatteryContent, chargedFull, storageCharge, usualReserveCharge } from '@acorn-tally/core';
+import { type BatteryContent, chargedFull, defaultReserveCharge, storageCharge } from '@acorn-tally/core';
 
 type Part = Pick<BatteryContent, 'pack' | 'keeping'>;
 
@@ -18,7 +18,7 @@ export const quickActions = {
     name: 'Flown',
     done: 'a flight',
     change: ({ pack, keeping }: Part, now: string): Part =>
-      standsAt({ pack: { ...pack, cycles: (pack.cycles ?? 0) + 1 }, keeping }, usualReserveCharge, now),
+      standsAt({ pack: { ...pack, cycles: (pack.cycles ?? 0) + 1 }, keeping }, defaultReserveCharge, now),
   },
 } as const;
 export type QuickAction = keyof typeof quickActions;

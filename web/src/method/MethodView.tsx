@@ -19,12 +19,12 @@ import { ChartKey } from '../charts/ChartKey';
 import { lazyChart } from '../charts/lazyCharts';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { Say } from '../fields/Say';
-import { Chosen, Desk } from '../parts/Desk';
+import { AsideSection, Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
 import { Headline } from '../parts/Headline';
+import { ScrollTable } from '../parts/ScrollTable';
 import { Section } from '../parts/Section';
 import { Warning } from '../parts/Warning';
-import { Wide } from '../parts/Wide';
 import { beliefAbout } from '../state/belief';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useWriter } from '../state/units';
@@ -76,10 +76,10 @@ const contents = [
 function Chooser({ aircraft, batteries, battery }: ChooserProps) {
   return (
     <>
-      <Chosen title="Whose numbers">
+      <AsideSection title="Whose numbers">
         <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
-      </Chosen>
-      <Chosen title="In three sentences">
+      </AsideSection>
+      <AsideSection title="In three sentences">
         <p className={styles.lead}>
           The box tells how much power the aircraft takes. Physics tells what your air, wind, flying and
           battery make of it. What is guessed is guessed openly, and 512 flights with other guesses give the
@@ -89,8 +89,8 @@ function Chooser({ aircraft, batteries, battery }: ChooserProps) {
           Calculated here or over the interface for programs (<Anchor href="/api/docs">/api/docs</Anchor>), it
           is the same code and gives the same digits.
         </p>
-      </Chosen>
-      <Chosen title="On this page">
+      </AsideSection>
+      <AsideSection title="On this page">
         <ul className={styles.contents}>
           {contents.map(([id, words]) => (
             <li key={id}>
@@ -100,7 +100,7 @@ function Chooser({ aircraft, batteries, battery }: ChooserProps) {
             </li>
           ))}
         </ul>
-      </Chosen>
+      </AsideSection>
     </>
   );
 }
@@ -256,7 +256,7 @@ function Guesses() {
   const rows = useMemo(() => guesses(say), [say]);
   return (
     <Section id="guesses" title="What is guessed, and how far off it may be">
-      <Wide label="Guesses">
+      <ScrollTable label="Guesses">
         <Table className={styles.guesses}>
           <Table.Thead>
             <Table.Tr>
@@ -279,7 +279,7 @@ function Guesses() {
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
     </Section>
   );
 }

@@ -8,8 +8,8 @@ import {
   powerCurve,
   priors,
   speedGuesses,
-  toldInSi,
   windGuesses,
+  writeInSi,
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
 import { boxMiddle } from '../../../core/fixtures/beliefs';
@@ -44,7 +44,7 @@ test('the steps tell the numbers of the estimate itself', () => {
   };
   const steps = stepsOf(told);
   const says = (name: string) =>
-    steps.filter((step) => step.name === name).map(({ says: said }) => toldInSi(said))[0];
+    steps.filter((step) => step.name === name).map(({ says: said }) => writeInSi(said))[0];
   expect(says('Air')).toContain(`${told.estimate.air.densityKgm3.toFixed(2)} kg`);
   expect(says('Wind')).toContain('2 m/s read at 10 m over farmland, low crops');
   expect(says('Your flying')).toContain(`hover 100 % takes ${told.estimate.power.meanW.toFixed(1)} W`);
@@ -54,7 +54,7 @@ test('the steps tell the numbers of the estimate itself', () => {
     /^9 in 10 flights last at least \d+:\d\d min: .* turn back by \d\d % on the gauge/,
   );
   for (const { says: said, rule, source } of steps)
-    expect([toldInSi(said), rule, source].join()).not.toMatch(/NaN|undefined|[{}]/);
+    expect([writeInSi(said), rule, source].join()).not.toMatch(/NaN|undefined|[{}]/);
 });
 
 test('the charts mark the least of the power line and the most of the minutes', () => {

@@ -1,6 +1,6 @@
 import type { AirspeedCurve, AtAirspeed, PowerCurve } from '@acorn-tally/core';
 
-export interface Point {
+export interface PowerPoint {
   readonly x: number;
   readonly y: number;
 }
@@ -12,12 +12,12 @@ export interface AirLines {
 }
 
 export interface AirLine {
-  readonly line: readonly Point[];
-  readonly longest: Point;
-  readonly farthest: Point | null;
+  readonly line: readonly PowerPoint[];
+  readonly longest: PowerPoint;
+  readonly farthest: PowerPoint | null;
 }
 
-type PointOf = (at: AtAirspeed) => Point;
+type PointOf = (at: AtAirspeed) => PowerPoint;
 const watts =
   (unitMps: number): PointOf =>
   ({ airspeedMps, powerW }) => ({ x: airspeedMps / unitMps, y: powerW });

@@ -7,7 +7,7 @@ import {
   type Estimate,
   type Explanation,
   minutesAndSeconds,
-  type Planned,
+  type PlannedFigures,
   roughnessClasses,
   type Sentence,
   sentence,
@@ -15,7 +15,7 @@ import {
 import { shareInWords, turnBackPercent } from '../fields/percent';
 
 /** One step from the box to the minutes: what it says of this battery, its rule in words, and who says so. */
-export interface Step {
+export interface MethodStep {
   readonly name: string;
   readonly says: Sentence;
   readonly rule: string;
@@ -29,12 +29,12 @@ export interface Told {
   readonly estimate: Estimate;
   readonly explained: Explanation;
   /** What is planned; null while it is being reckoned. */
-  readonly planned: Planned | null;
+  readonly planned: PlannedFigures | null;
 }
 
 const whole = (fraction: number) => `${Math.round(fraction * 100)} %`;
 
-export function stepsOf(told: Told): Step[] {
+export function stepsOf(told: Told): MethodStep[] {
   return [
     air(told),
     wind(told),
@@ -48,7 +48,7 @@ export function stepsOf(told: Told): Step[] {
   ];
 }
 
-function air({ conditions, estimate, aircraft }: Told): Step {
+function air({ conditions, estimate, aircraft }: Told): MethodStep {
   const { airTemperatureC, elevationM } = conditions.weather;
   const { densityKgm3, densityAltitudeM } = estimate.air;
   return {
@@ -69,7 +69,7 @@ function air({ conditions, estimate, aircraft }: Told): Step {
   };
 }
 
-function wind({ conditions, estimate, explained, aircraft }: Told): Step {
+function wind({ conditions, estimate, explained, aircraft }: Told): MethodStep {
   const { wind: read } = conditions.weather;
   const ground = roughnessClasses.find(({ roughnessM }) => roughnessM === explained.roughnessM);
   return {
@@ -94,7 +94,7 @@ function wind({ conditions, estimate, explained, aircraft }: Told): Step {
   };
 }
 
-function box({ aircraft: { spec }, explained }: Told): Step {
+function box({ aircraft: { spec }, explained }: Told): MethodStep {
   const values = {
     flightS: spec.advertisedFlightTimeS,
     speedMps: spec.advertisedSpeedMps,
@@ -122,7 +122,7 @@ function box({ aircraft: { spec }, explained }: Told): Step {
   };
 }
 
-function flown({ estimate, aircraft }: Told): Step {
+function flown({ estimate, aircraft }: Told): MethodStep {
   const mix = aircraft.flight.mix
     .filter(({ share }) => share > 0)
     .map(({ style, share }) => `${style} ${whole(share)}`)
@@ -143,7 +143,7 @@ function flown({ estimate, aircraft }: Told): Step {
   };
 }
 
-function pack({ explained, battery }: Told): Step {
+function pack({ explained, battery }: Told): MethodStep {
   const { startC, endC, startOhm, warmOhm } = explained;
   return {
     name: 'The pack',
@@ -168,7 +168,7 @@ function pack({ explained, battery }: Told): Step {
   };
 }
 
-function gauge({ explained }: Told): Step {
+function gauge({ explained }: Told): MethodStep {
   return {
     name: 'The gauge',
     says: sentence(
@@ -181,7 +181,7 @@ function gauge({ explained }: Told): Step {
   };
 }
 
-function wayHome({ explained, aircraft }: Told): Step {
+function wayHome({ explained, aircraft }: Told): MethodStep {
   const legs = explained.wayHome
     .map(({ kind, durationS }) => `${kind} ${minutesAndSeconds(durationS)}`)
     .join(', ');
@@ -202,7 +202,7 @@ function wayHome({ explained, aircraft }: Told): Step {
   };
 }
 
-function heldBack({ estimate }: Told): Step {
+function heldBack({ estimate }: Told): MethodStep {
   return {
     name: 'Held back',
     says: sentence(
@@ -219,7 +219,7 @@ function heldBack({ estimate }: Told): Step {
   };
 }
 
-function doubt({ aircraft, estimate, planned }: Told): Step[] {
+function doubt({ aircraft, estimate, planned }: Told): MethodStep[] {
   if (!planned || planned.turnBackCharge === null) return [];
   return [
     {

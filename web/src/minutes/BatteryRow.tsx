@@ -1,6 +1,5 @@
 import {
   type Advice,
-  adviceMeanwhile,
   type Battery,
   type BatteryRecord,
   type Caution,
@@ -9,6 +8,7 @@ import {
   keptPlaces,
   minutesAndSeconds,
   nameProblem,
+  provisionalAdvice,
   ranges,
   takeoffCharge,
 } from '@acorn-tally/core';
@@ -71,13 +71,13 @@ export function BatteryRow({ row, drawn, fresh, boxS, chosen, conditions, onChoo
             <span className={styles.minutes}>
               <b>0:00</b> <small className={styles.unsafe}>do not fly it: {unfit}</small>
             </span>
-            <Flag advice={outcome.ok ? (drawn?.advice ?? adviceMeanwhile(outcome.value)) : []} />
+            <Flag advice={outcome.ok ? (drawn?.advice ?? provisionalAdvice(outcome.value)) : []} />
           </>
         ) : outcome.ok ? (
           <>
             <Tally spans={spansOf(outcome.value, planned, boxS)} />
             <PlanWords planned={planned} estimate={outcome.value} drawn={drawn} />
-            <Flag advice={drawn?.advice ?? adviceMeanwhile(outcome.value)} />
+            <Flag advice={drawn?.advice ?? provisionalAdvice(outcome.value)} />
           </>
         ) : (
           <Warning className={styles.refused}>

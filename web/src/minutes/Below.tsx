@@ -14,7 +14,7 @@ import { Suspense, useMemo, useState } from 'react';
 import { shownPlan } from '../answers/planned';
 import { useLedger } from '../answers/useBands';
 import type { ShownFlight } from '../charts/flightLines';
-import { FlightChart } from '../charts/lazyCharts';
+import { LazyFlightChart } from '../charts/lazyCharts';
 import { useLater } from '../charts/useLater';
 import { Switch } from '../fields/Switch';
 import { keptPlaceOf } from '../parts/kitWords';
@@ -73,7 +73,7 @@ export function Below(props: Props) {
             <FlightTable label={`${battery.label} in the air`} flight={flight} band={curve} />
           </Suspense>
         ) : (
-          <FlightChart
+          <LazyFlightChart
             flight={flight}
             band={curve}
             policy={aircraft.policy}

@@ -1,9 +1,9 @@
 import {
   type AircraftRecord,
+  defaultReturnHeightM,
   type FlightPlan,
   type Policy,
   ranges,
-  usualReturnHeightM,
 } from '@acorn-tally/core';
 import { Anchor } from '@mantine/core';
 import { memo, type ReactNode, Suspense, useCallback, useState } from 'react';
@@ -12,13 +12,13 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { ComesHomeField } from '../fields/ComesHomeField';
 import field from '../fields/field.module.css';
 import { QuantityField } from '../fields/QuantityField';
-import { Chosen } from '../parts/Desk';
+import { AsideSection } from '../parts/Desk';
 import { LinkButton } from '../parts/LinkButton';
 import { useTouched } from '../parts/useTouched';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { useFleet } from '../state/current';
 import { lazyPart } from '../state/lazyPart';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import { MixEditor } from './MixEditor';
 import { ReserveCards } from './ReserveCards';
@@ -59,7 +59,7 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
   );
   return (
     <>
-      <Chosen
+      <AsideSection
         title="Flight"
         end={
           <Anchor component={Link} to="/kit" data-alone>
@@ -96,18 +96,18 @@ export const FlightPanel = memo(function FlightPanel({ aircraft, trust }: Props)
         <QuantityField
           quantity={ranges.flight.returnHeightM}
           value={flight.returnHeightM ?? null}
-          assumed={usualReturnHeightM}
+          assumed={defaultReturnHeightM}
           onChange={(returnHeightM) => change({ returnHeightM }, 'return height')}
         />
-      </Chosen>
-      <Chosen title="How it will be flown">
+      </AsideSection>
+      <AsideSection title="How it will be flown">
         <MixEditor mix={flight.mix} onChange={setMix} />
         <LinkButton onClick={() => setMannersOpen(true)}>Speeds, turns and load</LinkButton>
-      </Chosen>
-      <Chosen title="Held back">
+      </AsideSection>
+      <AsideSection title="Held back">
         <ReserveCards policy={policy} onChange={setPolicy} />
         <ComesHomeField stacked policy={policy} onChange={setPolicy} />
-      </Chosen>
+      </AsideSection>
       {trust}
       <Suspense fallback={null}>
         {mannersTouched && (
@@ -133,7 +133,7 @@ interface WhichProps {
 }
 
 const WhichAircraft = memo(function WhichAircraft({ chosen, names }: WhichProps) {
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const options = names.split('\n\n').map((one) => {
     const [value = '', label = ''] = one.split('\n');
     return { value, label };

@@ -3,14 +3,14 @@ import { Anchor } from '@mantine/core';
 import { Link } from 'react-router';
 import { Note } from '../parts/Note';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
+import { usePreferences } from '../state/preferences';
 import styles from './Trust.module.css';
 import { type Asked, useGains } from './useGains';
 
 /** What would gain most minutes to plan on; and whether there are flights that could teach more than is used. */
 export function Gain({ band, ...asked }: Asked & { readonly band: Band }) {
   const isRead = useRecords((state) => state.loadingRest === 'ready');
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const { gains, learn } = useGains(asked, band);
   const [first] = gains;
   const hasMore =

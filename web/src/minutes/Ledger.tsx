@@ -7,7 +7,7 @@ import {
   type DayAtPlace,
   type Estimate,
   type LedgerLine,
-  leastAtTouchdown,
+  minAtTouchdown,
   minutesAndSeconds,
   type Sentence,
   sentence,
@@ -114,7 +114,7 @@ function wordsFor(cause: Cause, { estimate, aircraft, battery, conditions, basis
     hidden: () => sentence('hidden', 'Charge the gauge never shows'),
     'held-back': () =>
       sentence('held-back', 'Held back: {reserveCharge} at touch-down', {
-        reserveCharge: leastAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')),
+        reserveCharge: minAtTouchdown(policy, spec(aircraft.spec, 'forcedLandingCharge')),
       }),
     'way-home': () =>
       sentence('way-home', 'Way home: {farthestM} out, {heightM} up', {

@@ -7,7 +7,7 @@ import {
   type Estimate,
   type FlightRemedy,
   isTestOnly,
-  leastAtTouchdown,
+  minAtTouchdown,
   minutesAndSeconds,
   type Outcome,
   type Policy,
@@ -22,15 +22,15 @@ import { TallyLegend } from '../charts/Tally';
 import { comesHomeInWords } from '../fields/ComesHomeField';
 import { inHundred, percent, shareInWords } from '../fields/percent';
 import { AddBattery } from '../parts/AddBattery';
-import { Chosen, Desk } from '../parts/Desk';
+import { AsideSection, Desk } from '../parts/Desk';
 import { Headline } from '../parts/Headline';
 import { useKeys } from '../parts/keys';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
 import { beliefAbout } from '../state/belief';
-import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { lazyPart } from '../state/lazyPart';
+import { usePreferences } from '../state/preferences';
 import { unfitNow } from '../state/unfitNow';
 import { useWriter } from '../state/units';
 import type { DrawnAnswer } from '../workers/calculator';
@@ -72,7 +72,7 @@ function MinutesDesk({ aircraft, conditions }: DeskProps) {
   const shown = useDeferredValue(now);
   const battery = useBattery(shown.batteries);
   const isPhone = usePhone();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const drawn = useDrawnAnswers(shown.aircraft, shown.batteries, shown.conditions);
   const band = battery ? drawn.value?.get(battery.id)?.band : undefined;
   const keys = useMemo(() => {
@@ -100,9 +100,9 @@ function MinutesDesk({ aircraft, conditions }: DeskProps) {
         <>
           <FlightPanel key={aircraft.id} aircraft={aircraft} trust={trust} />
           {isPhone && battery && (
-            <Chosen title={battery.label}>
+            <AsideSection title={battery.label}>
               <BatteryFields key={battery.id} battery={battery} conditions={conditions} />
-            </Chosen>
+            </AsideSection>
           )}
         </>
       }
@@ -119,7 +119,7 @@ interface AnswersProps extends DeskProps {
 }
 
 const Answers = memo(function Answers({ aircraft, batteries, battery, conditions, drawn }: AnswersProps) {
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const estimates = useEstimates(aircraft, batteries, conditions);
   const request = useMemo(
     () => (battery ? requestFor(aircraft, battery, conditions) : null),
@@ -207,7 +207,7 @@ function plannedInAllS(
 function sureInWords(policy: Policy, sheet: Aircraft): string {
   const flights = `${shareInWords(confidenceOf(policy))} flights`;
   if (isTestOnly(policy)) return `${flights} last so long; for a test only, never a plan`;
-  return `${flights} land with ${percent(leastAtTouchdown(policy, spec(sheet, 'forcedLandingCharge')))} or more`;
+  return `${flights} land with ${percent(minAtTouchdown(policy, spec(sheet, 'forcedLandingCharge')))} or more`;
 }
 
 /** What was tried and makes it a flight to plan, what gives most first. */

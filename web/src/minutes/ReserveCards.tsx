@@ -1,4 +1,4 @@
-import { isTestOnly, type Policy, ranges, usualConfidence, usualReserveCharge } from '@acorn-tally/core';
+import { defaultConfidence, defaultReserveCharge, isTestOnly, type Policy, ranges } from '@acorn-tally/core';
 import { Radio } from '@mantine/core';
 import { memo } from 'react';
 import { QuantityField } from '../fields/QuantityField';
@@ -35,7 +35,7 @@ const schools: readonly School[] = [
 
 /** The schools of what to hold back, as cards; any other charge at touch-down goes into the field. */
 export const ReserveCards = memo(function ReserveCards({ policy, onChange, planOnly = false }: Props) {
-  const reserve = policy.reserveCharge ?? usualReserveCharge;
+  const reserve = policy.reserveCharge ?? defaultReserveCharge;
   const offered = schools.filter((school) => !planOnly || !isTestOnly(school.policy));
   const pick = (school: School) =>
     onChange({ ...school.policy, reserveCharge: school.policy.reserveCharge ?? reserve });
@@ -69,7 +69,7 @@ export const ReserveCards = memo(function ReserveCards({ policy, onChange, planO
           stacked
           quantity={ranges.policy.confidence}
           label="Confidence"
-          value={policy.confidence ?? usualConfidence}
+          value={policy.confidence ?? defaultConfidence}
           onChange={(confidence) => onChange({ confidence })}
         />
       </div>
@@ -81,6 +81,6 @@ function isPicked(policy: Policy, school: School): boolean {
   if (policy.kind !== school.policy.kind) return false;
   return (
     school.policy.reserveCharge == null ||
-    school.policy.reserveCharge === (policy.reserveCharge ?? usualReserveCharge)
+    school.policy.reserveCharge === (policy.reserveCharge ?? defaultReserveCharge)
   );
 }

@@ -8,7 +8,7 @@ import {
 import { Suspense } from 'react';
 import { basisInWords } from '../answers/trust';
 import { inHundred } from '../fields/percent';
-import { Chosen } from '../parts/Desk';
+import { AsideSection } from '../parts/Desk';
 import { beliefAbout } from '../state/belief';
 import { lazyPart } from '../state/lazyPart';
 import styles from './Trust.module.css';
@@ -26,7 +26,7 @@ interface Props {
 export function Trust({ battery, band, aircraft, conditions }: Props) {
   const { p10, p90 } = band.usableS;
   return (
-    <Chosen title="How sure">
+    <AsideSection title="How sure">
       <dl className={styles.trust}>
         <div>
           <dt>{battery.label}, 8 in 10</dt>
@@ -48,6 +48,6 @@ export function Trust({ battery, band, aircraft, conditions }: Props) {
       <Suspense fallback={null}>
         <Gain battery={battery} band={band} aircraft={aircraft} conditions={conditions} />
       </Suspense>
-    </Chosen>
+    </AsideSection>
   );
 }

@@ -1,4 +1,5 @@
 import {
+  defaultWhatIfs,
   type Estimate,
   type EstimateRequest,
   estimate as estimateOf,
@@ -8,7 +9,6 @@ import {
   middleBelief,
   minutesAndSeconds,
   type Refusal,
-  usualWhatIfs,
   type WhatIf,
   type WhatIfKind,
   whatIfKinds,
@@ -27,7 +27,7 @@ import { IconButton } from '../parts/IconButton';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Warning } from '../parts/Warning';
-import { useChosen } from '../state/chosen';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import styles from './WhatIfs.module.css';
 
@@ -48,11 +48,11 @@ const kindNames: Record<WhatIfKind, string> = {
   farther: 'Farther',
   higher: 'Higher',
 };
-const mostPinned = 8;
+const maxPinned = 8;
 
 /** What there would be to plan on if one thing were otherwise, each pinned with its difference; and standing against moving. */
 export function WhatIfs({ request, keptAt, estimate, known, plannedS }: Props) {
-  const { whatIfs, choose } = useChosen();
+  const { whatIfs, choose } = usePreferences();
   const asked = useMemo(
     () => whatIfs.map((whatIf) => withWhatIf(request, whatIf, keptAt)),
     [request, keptAt, whatIfs],
@@ -68,7 +68,7 @@ export function WhatIfs({ request, keptAt, estimate, known, plannedS }: Props) {
   const set = (index: number, next: WhatIf | null) =>
     choose({ whatIfs: whatIfs.flatMap((one, i) => (i === index ? (next ?? []) : one)) });
   const pin = (kind: WhatIfKind) => {
-    const usual = usualWhatIfs.find((one) => one.kind === kind);
+    const usual = defaultWhatIfs.find((one) => one.kind === kind);
     if (usual) choose({ whatIfs: [...whatIfs, usual] });
   };
   return (
@@ -129,7 +129,7 @@ export function WhatIfs({ request, keptAt, estimate, known, plannedS }: Props) {
       <Fields className={styles.kinds} label="Pin another">
         <span>Pin</span>
         {whatIfKinds.map((kind) => (
-          <LinkButton key={kind} disabled={whatIfs.length >= mostPinned} onClick={() => pin(kind)}>
+          <LinkButton key={kind} disabled={whatIfs.length >= maxPinned} onClick={() => pin(kind)}>
             {kindNames[kind]}
           </LinkButton>
         ))}

@@ -16,7 +16,7 @@ export interface Asked {
 }
 
 /** Something a pilot can find out, and the minutes to plan on that it would gain about. */
-export interface Gain {
+export interface BatteryGain {
   readonly way: string;
   readonly seconds: number;
 }
@@ -28,7 +28,7 @@ export interface Gain {
 export function useGains(
   { battery, aircraft, conditions }: Asked,
   band: Band | null,
-): { readonly gains: readonly Gain[]; readonly learn: ToLearn } {
+): { readonly gains: readonly BatteryGain[]; readonly learn: ToLearn } {
   const batteries = useRecords((state) => state.batteries);
   const learn = useToLearn(aircraft);
   const tests = useNextTests(learn, learn.current?.fit.posterior ?? null, aircraft, battery, conditions);

@@ -1,8 +1,8 @@
-import { type AircraftRecord, chargedFull, usualKeeping, usualPack } from '@acorn-tally/core';
+import { type AircraftRecord, chargedFull, defaultKeeping, defaultPack } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { useBatteriesOf } from '../state/current';
+import { usePreferences } from '../state/preferences';
 import { keptPlaceOf } from './kitWords';
 import { LinkButton } from './LinkButton';
 
@@ -15,10 +15,10 @@ interface Props {
 /** Adds a battery like the last one of the aircraft: new and full, with the next number. */
 export function AddBattery({ aircraft, quiet = false }: Props) {
   const add = useRecords((state) => state.add);
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const own = useBatteriesOf(aircraft.id);
   const last = own[own.length - 1];
-  const like = last?.pack ?? usualPack;
+  const like = last?.pack ?? defaultPack;
   const addIt = () => {
     const pack = {
       ...like,
@@ -29,7 +29,7 @@ export function AddBattery({ aircraft, quiet = false }: Props) {
       startTemperatureC: null,
     };
     // It waits where the others do; nobody has measured it yet.
-    const keptAt = last && keptPlaceOf(last) !== 'own' ? keptPlaceOf(last) : usualKeeping.keptAt;
+    const keptAt = last && keptPlaceOf(last) !== 'own' ? keptPlaceOf(last) : defaultKeeping.keptAt;
     const label = nextLabel(aircraft.name, own);
     const made = add(
       'batteries',

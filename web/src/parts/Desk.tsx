@@ -65,7 +65,7 @@ export function Desk({ label, aside, action, wide = false, children }: Props) {
 }
 
 /** A part of what is chosen, under its name. */
-export function Chosen({
+export function AsideSection({
   title,
   end,
   children,

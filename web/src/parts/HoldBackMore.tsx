@@ -1,4 +1,4 @@
-import { type AircraftRecord, frostReserveCharge, usualReserveCharge } from '@acorn-tally/core';
+import { type AircraftRecord, defaultReserveCharge, frostReserveCharge } from '@acorn-tally/core';
 import { percent } from '../fields/percent';
 import { useRecords } from '../records/records';
 import { LinkButton } from './LinkButton';
@@ -7,7 +7,8 @@ import { LinkButton } from './LinkButton';
 export function HoldBackMore({ aircraft: { id, policy } }: { readonly aircraft: AircraftRecord }) {
   const edit = useRecords((state) => state.edit);
   const isEnough =
-    policy.kind === 'touch-down-charge' && (policy.reserveCharge ?? usualReserveCharge) >= frostReserveCharge;
+    policy.kind === 'touch-down-charge' &&
+    (policy.reserveCharge ?? defaultReserveCharge) >= frostReserveCharge;
   if (isEnough) return null;
   const more = { kind: 'touch-down-charge', reserveCharge: frostReserveCharge } as const;
   return (

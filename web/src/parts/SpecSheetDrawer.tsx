@@ -4,15 +4,15 @@ import {
   aircraftOfClass,
   aircraftRanges,
   classTemplates,
+  defaultAuxiliaryPowerW,
+  defaultDragAreaM2,
+  defaultSpec,
   discAreaM2,
   type Mode,
   maxAirspeedMps,
   maxAirspeedRange,
   nameProblem,
   type ReturnHolds,
-  usualAuxiliaryPowerW,
-  usualDragAreaM2,
-  usualSpec,
 } from '@acorn-tally/core';
 import { Select } from '@mantine/core';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -97,7 +97,7 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
       onChange={(value) => change({ [field]: value }, aircraftRanges[field].label.toLowerCase())}
     />
   );
-  const usualDiameterM = Math.sqrt(
+  const defaultDiameterM = Math.sqrt(
     (4 * discAreaM2({ ...spec, rotorDiameterM: null }, 1)) / (Math.PI * spec.rotorCount),
   );
   return (
@@ -135,9 +135,13 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
       </PanelPart>
       <PanelPart title="Rotors and drag">
         {required('rotorCount', 'motors that lift')}
-        {optional('rotorDiameterM', usualDiameterM, 'tip to tip: large ones hover cheaper')}
-        {optional('dragAreaM2', usualDragAreaM2(spec.takeoffMassKg), 'what the wind grips; costs when fast')}
-        {optional('auxiliaryPowerW', usualAuxiliaryPowerW(spec.takeoffMassKg), 'camera, link and computer')}
+        {optional('rotorDiameterM', defaultDiameterM, 'tip to tip: large ones hover cheaper')}
+        {optional(
+          'dragAreaM2',
+          defaultDragAreaM2(spec.takeoffMassKg),
+          'what the wind grips; costs when fast',
+        )}
+        {optional('auxiliaryPowerW', defaultAuxiliaryPowerW(spec.takeoffMassKg), 'camera, link and computer')}
       </PanelPart>
       <PanelPart title="Speeds">
         {modes.map((mode) => (
@@ -155,9 +159,9 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
             }
           />
         ))}
-        {optional('climbSpeedMps', usualSpec.climbSpeedMps, 'how fast it rises to the return height')}
-        {optional('descentSpeedMps', usualSpec.descentSpeedMps, 'how long coming down takes')}
-        {optional('returnSpeedMps', usualSpec.returnSpeedMps, 'on its own')}
+        {optional('climbSpeedMps', defaultSpec.climbSpeedMps, 'how fast it rises to the return height')}
+        {optional('descentSpeedMps', defaultSpec.descentSpeedMps, 'how long coming down takes')}
+        {optional('returnSpeedMps', defaultSpec.returnSpeedMps, 'on its own')}
         <ChoiceField<ReturnHolds | typeof unknown>
           label="Its return holds"
           hint={spec.returnHolds == null ? 'planned on the worse of both' : undefined}
@@ -171,22 +175,26 @@ function SpecSheet({ aircraft }: { readonly aircraft: AircraftRecord }) {
         {optional('maxElevationM', null, 'above the sea; told where it is passed')}
         {optional(
           'returnSpeedPushedMps',
-          usualSpec.returnSpeedPushedMps,
+          defaultSpec.returnSpeedPushedMps,
           'pushed forward on its automatic return: a way out',
         )}
       </PanelPart>
       <PanelPart title="What it does by itself">
-        {optional('lowWarningCharge', usualSpec.lowWarningCharge, 'when it first warns')}
-        {optional('forcedLandingCharge', usualSpec.forcedLandingCharge, 'then it lands, wherever it is')}
+        {optional('lowWarningCharge', defaultSpec.lowWarningCharge, 'when it first warns')}
+        {optional('forcedLandingCharge', defaultSpec.forcedLandingCharge, 'then it lands, wherever it is')}
         {optional(
           'ownCallMarginCharge',
           likeliest(aircraft.id).ownCallMarginCharge,
           'more than its way home and landing take',
         )}
         {optional('hiddenCharge', likeliest(aircraft.id).hiddenCharge, 'kept for emergencies, never planned')}
-        {optional('landInPlaceRadiusM', usualSpec.landInPlaceRadiusM, 'it does not come back, it comes down')}
-        {optional('lowReturnRadiusM', usualSpec.lowReturnRadiusM, 'it does not climb to the return height')}
-        {optional('lowReturnHeightM', usualSpec.lowReturnHeightM, 'to which it rises then')}
+        {optional(
+          'landInPlaceRadiusM',
+          defaultSpec.landInPlaceRadiusM,
+          'it does not come back, it comes down',
+        )}
+        {optional('lowReturnRadiusM', defaultSpec.lowReturnRadiusM, 'it does not climb to the return height')}
+        {optional('lowReturnHeightM', defaultSpec.lowReturnHeightM, 'to which it rises then')}
       </PanelPart>
     </>
   );

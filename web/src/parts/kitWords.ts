@@ -43,7 +43,7 @@ export function storageInWords(
   const days = storageInDays(pack, coefficients);
   if (days === null || days === 0) return null;
   const then = new Date(Date.parse(at) + days * 86_400_000).toISOString();
-  return `self-discharges to storage level by ${clock.format(then, days <= week ? 'dddd' : 'D MMM')}`;
+  return `storage level by ${clock.format(then, days <= week ? 'dddd' : 'D MMM')}`;
 }
 
 export const placeNames: Record<KeptPlace, string> = {

@@ -21,7 +21,7 @@ export function useRemoval() {
 }
 
 const id = 'not-removed';
-const mostNamed = 4;
+const maxNamed = 4;
 
 async function tell(name: string, users: readonly string[], instead: Instead | undefined): Promise<void> {
   const notices = await fetchPart(() => import('@mantine/notifications'));
@@ -53,7 +53,7 @@ async function tell(name: string, users: readonly string[], instead: Instead | u
 }
 
 function listed(users: readonly string[]): string {
-  const named = users.slice(0, mostNamed);
+  const named = users.slice(0, maxNamed);
   const rest = users.length - named.length;
   const all = rest > 0 ? [...named, `${rest} more`] : named;
   return all.length === 1 ? (all[0] ?? '') : `${all.slice(0, -1).join(', ')} and ${all.at(-1)}`;

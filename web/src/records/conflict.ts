@@ -1,4 +1,4 @@
-import { same } from './waiting';
+import { same } from './outbox';
 
 /** One field that two versions of a record tell differently, by its path; what is deeper is told by its own fields. */
 export interface Difference {

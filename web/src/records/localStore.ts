@@ -1,12 +1,12 @@
 import type { DBSchema, IDBPDatabase } from 'idb';
 import type { Step } from './changes';
+import type { LocalStore, StoredState } from './dependencies';
 import { keyOf } from './kinds';
 import { openedOnce } from './openedOnce';
-import type { LocalStore, Shelved } from './surroundings';
-import type { Waiting } from './waiting';
+import type { PendingWrite } from './outbox';
 
 type KeptStep = Step & { readonly tab: string; readonly isUndone: boolean };
-type KeptWaiting = Waiting & { readonly tab: string; readonly name: string };
+type KeptWaiting = PendingWrite & { readonly tab: string; readonly name: string };
 
 interface Kept extends DBSchema {
   /** What is not yet on the server, by tab and record. */
@@ -27,7 +27,7 @@ export interface Tabs {
  * when it starts. Only what changed since it was last written is written.
  */
 export function localStoreIn(name: string, tabs: Tabs): LocalStore {
-  let written: Shelved = { waiting: [], done: [], undone: [] };
+  let written: StoredState = { waiting: [], done: [], undone: [] };
   const open = openedOnce(async () => {
     const { openDB } = await import('idb');
     return openDB<Kept>(name, 1, {
@@ -101,9 +101,10 @@ async function takeOver(
   ]);
 }
 
-const byName = (waiting: readonly Waiting[]) => new Map(waiting.map((one) => [keyOf(one.kind, one.id), one]));
+const byName = (waiting: readonly PendingWrite[]) =>
+  new Map(waiting.map((one) => [keyOf(one.kind, one.id), one]));
 
-function byOrdinal({ done, undone }: Shelved) {
+function byOrdinal({ done, undone }: StoredState) {
   return new Map(
     [
       ...done.map((step) => ({ step, isUndone: false })),
@@ -112,7 +113,7 @@ function byOrdinal({ done, undone }: Shelved) {
   );
 }
 
-function asWaiting({ tab: _t, name: _n, ...waiting }: KeptWaiting): Waiting {
+function asWaiting({ tab: _t, name: _n, ...waiting }: KeptWaiting): PendingWrite {
   return waiting;
 }
 

@@ -1,8 +1,8 @@
+import type { Dependencies } from './dependencies';
 import { type AnyRecord, type Data, drop, keyOf, put } from './kinds';
+import { type Answer, markSent, type PendingWrite, pendingAfterAnswer } from './outbox';
 import { inLots, retryAfterMs, send } from './sending';
 import type { Records } from './state';
-import type { Surroundings } from './surroundings';
-import { type Answer, underWay, type Waiting, waitingAfterAnswer } from './waiting';
 
 const saveDelayMs = 350;
 
@@ -23,10 +23,10 @@ export class Saver {
 
   constructor(
     private readonly store: SavedStore,
-    private readonly surroundings: Pick<Surroundings, 'channel' | 'newId' | 'later'>,
+    private readonly surroundings: Pick<Dependencies, 'channel' | 'newId' | 'later'>,
   ) {}
 
-  setWaiting(kind: Waiting['kind'], id: string, next: Waiting | null): void {
+  setWaiting(kind: PendingWrite['kind'], id: string, next: PendingWrite | null): void {
     const { [keyOf(kind, id)]: _, ...others } = this.store.get().waiting;
     this.store.set({ waiting: next ? { ...others, [keyOf(kind, id)]: next } : others });
   }
@@ -48,7 +48,7 @@ export class Saver {
     await Promise.all(this.sendable().map((one) => this.sendOne(one)));
   }
 
-  private sendable(): Waiting[] {
+  private sendable(): PendingWrite[] {
     return Object.values(this.store.get().waiting).filter(({ halt }) => halt === null);
   }
 
@@ -66,16 +66,16 @@ export class Saver {
     if (failures > 0 && this.sendable().length > 0) this.sendSoon(retryAfterMs(failures));
   }
 
-  private async sendOne(sent: Waiting): Promise<void> {
+  private async sendOne(sent: PendingWrite): Promise<void> {
     const { kind, id } = sent;
-    this.setWaiting(kind, id, underWay(sent));
+    this.setWaiting(kind, id, markSent(sent));
     const { answer, trouble } = await send(sent);
     this.answers += 1;
     const failures = answer.came === 'nothing' ? this.store.get().failures + 1 : 0;
     this.store.set({ failures, trouble });
     const now = this.store.get().waiting[keyOf(kind, id)];
     if (!now) return;
-    const next = waitingAfterAnswer(now, sent, answer, this.surroundings.newId());
+    const next = pendingAfterAnswer(now, sent, answer, this.surroundings.newId());
     this.setWaiting(kind, id, next);
     this.take(now, answer, next);
     if (answer.came === 'refused' && next === null) this.bringBack(now, answer.message);
@@ -83,7 +83,7 @@ export class Saver {
   }
 
   /** What the server has now is shown here and told the other tabs; where more waits, what is mine stays in sight. */
-  private take({ kind, id }: Waiting, answer: Answer, next: Waiting | null): void {
+  private take({ kind, id }: PendingWrite, answer: Answer, next: PendingWrite | null): void {
     const record = recordIn(answer, next);
     if (record === undefined) return;
     this.surroundings.channel.tell({ kind, id, record });
@@ -94,19 +94,19 @@ export class Saver {
   }
 
   /** Somebody else came to need what was to be removed. */
-  private bringBack({ kind, base }: Waiting, reason: string): void {
+  private bringBack({ kind, base }: PendingWrite, reason: string): void {
     if (typeof base === 'string') return;
     this.show(kind, put(this.store.get(), kind, base as never));
     this.store.set({ trouble: `It was not removed. ${reason}` });
   }
 
-  private show(kind: Waiting['kind'], data: Data): void {
+  private show(kind: PendingWrite['kind'], data: Data): void {
     this.store.set({ [kind]: data[kind] });
   }
 }
 
 /** The record as an answer tells it, null where it is removed; undefined where the answer tells nothing that is to be shown. */
-function recordIn(answer: Answer, next: Waiting | null): AnyRecord | null | undefined {
+function recordIn(answer: Answer, next: PendingWrite | null): AnyRecord | null | undefined {
   if (answer.came === 'done' || answer.came === 'restored') return answer.record;
   return answer.came === 'stale' && next === null ? answer.current : undefined;
 }

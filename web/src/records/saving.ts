@@ -1,5 +1,5 @@
+import type { PendingWrite } from './outbox';
 import type { Records } from './state';
-import type { Waiting } from './waiting';
 
 /** Where what is shown stands on its way to the server. */
 export type Saving =
@@ -14,8 +14,8 @@ export function savingOf({ waiting, failures }: Pick<Records, 'waiting' | 'failu
   return failures > 0 ? { state: 'waiting', count } : { state: 'saving' };
 }
 
-type Changed = Waiting & { readonly halt: { readonly why: 'changed' } };
-type Refused = Waiting & { readonly halt: { readonly why: 'refused' } };
+type Changed = PendingWrite & { readonly halt: { readonly why: 'changed' } };
+type Refused = PendingWrite & { readonly halt: { readonly why: 'refused' } };
 
 /** Records of which there are two versions. */
 export function conflictsIn(waiting: Records['waiting']): Changed[] {

@@ -2,11 +2,11 @@ import { type Kind, kinds } from '@acorn-tally/core';
 import { ApiError } from '../api/client';
 import { asListed, createRecord, removeRecord, replaceRecord, restoreRecord } from '../api/records';
 import type { AnyRecord } from './kinds';
-import { type Answer, sendingOf, type Waiting } from './waiting';
+import { type Answer, type PendingWrite, sendingOf } from './outbox';
 
 /** Sends what waits for one record, and says how that ended. It never fails. */
 export async function send(
-  waiting: Waiting,
+  waiting: PendingWrite,
 ): Promise<{ readonly answer: Answer; readonly trouble: string | null }> {
   try {
     return { answer: await sent(waiting), trouble: null };
@@ -19,7 +19,7 @@ export async function send(
 
 const unknown: Answer = { came: 'nothing' };
 
-async function sent(waiting: Waiting): Promise<Answer> {
+async function sent(waiting: PendingWrite): Promise<Answer> {
   const { kind, id, key } = waiting;
   const sending = sendingOf(waiting);
   switch (sending.how) {
@@ -37,7 +37,7 @@ async function sent(waiting: Waiting): Promise<Answer> {
   }
 }
 
-function answerOf(error: ApiError, { kind, mine }: Waiting): Answer {
+function answerOf(error: ApiError, { kind, mine }: PendingWrite): Answer {
   if (error.status === 404)
     return mine === null ? { came: 'done', record: null } : { came: 'stale', current: null };
   if (error.status === 409 && error.isRemoved) return { came: 'removed-before' };
@@ -52,7 +52,7 @@ function answerOf(error: ApiError, { kind, mine }: Waiting): Answer {
  * What waits, in the order in which it can be sent: what others name is made before them and removed after them. All of one
  * lot can be on its way at once.
  */
-export function inLots(waiting: readonly Waiting[]): Waiting[][] {
+export function inLots(waiting: readonly PendingWrite[]): PendingWrite[][] {
   const made = (kind: Kind) =>
     waiting.filter((one) => one.kind === kind && one.mine !== null && typeof one.base === 'string');
   const written = waiting.filter((one) => one.mine !== null && typeof one.base !== 'string');

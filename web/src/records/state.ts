@@ -1,8 +1,8 @@
 import type { Content, Kind } from '@acorn-tally/core';
 import type { Change, Step } from './changes';
-import type { How } from './history';
 import type { Data, RecordOf } from './kinds';
-import type { Waiting } from './waiting';
+import type { PendingWrite } from './outbox';
+import type { How } from './undoHistory';
 
 export type Loading = 'loading' | 'ready' | 'failed';
 
@@ -22,7 +22,7 @@ export interface Records extends Data {
   /** Ids of records that cannot be read as they are kept. */
   readonly damagedIds: readonly string[];
   /** What is not yet on the server as it is shown, by record. */
-  readonly waiting: Readonly<Record<string, Waiting>>;
+  readonly waiting: Readonly<Record<string, PendingWrite>>;
   /** Whether what waits stands in this browser's database, so that leaving the page does not lose it. */
   readonly isKept: boolean;
   /** So often on end the server did not answer; 0 while it does. */

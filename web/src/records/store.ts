@@ -2,8 +2,7 @@ import { type Content, type Kind, kinds } from '@acorn-tally/core';
 import { create } from 'zustand';
 import { listAll } from '../api/records';
 import { type Change, done, edited, making, reversed, rewritten } from './changes';
-import { comesOrGoes, History, type How, keyOfStep, numberedBefore } from './history';
-import { Keeper } from './keeper';
+import type { Dependencies, RemoteChange, StoredState } from './dependencies';
 import {
   type AnyRecord,
   byMaking,
@@ -17,17 +16,18 @@ import {
   type RecordOf,
 } from './kinds';
 import { removingWhole, usersOf } from './needs';
+import { type Base, type PendingWrite, pendingAfterEdit, pendingOver, saysTheSame } from './outbox';
+import { Persister } from './persister';
 import { Saver } from './saver';
 import type { Edit, Records } from './state';
-import type { Shelved, Surroundings, Tidings } from './surroundings';
-import { type Base, saysTheSame, type Waiting, waitingAfter, waitingOver } from './waiting';
+import { comesOrGoes, History, type How, keyOfStep, numberedBefore } from './undoHistory';
 
 /** Minutes are reckoned from these; they are read first. */
 const firstKinds: readonly Kind[] = ['places', 'days', 'aircraft', 'batteries', 'fits'];
 const otherKinds = kinds.filter((kind) => !firstKinds.includes(kind));
 
 /** All records as they are shown, and the one way to change them. */
-export function recordsStore({ local, channel, newId, now, later }: Surroundings) {
+export function recordsStore({ local, channel, newId, now, later }: Dependencies) {
   return create<Records>((set, get) => {
     const history = new History();
     const keep = () => void keeper.keep();
@@ -49,7 +49,7 @@ export function recordsStore({ local, channel, newId, now, later }: Surroundings
         if (!before && !after) continue;
         const mine = after ? contentOf(after) : null;
         const next = { kind, id, base: baseOf(before, change), mine, shown: after ?? null, key: newId() };
-        saver.setWaiting(kind, id, waitingAfter(get().waiting[keyOf(kind, id)], next));
+        saver.setWaiting(kind, id, pendingAfterEdit(get().waiting[keyOf(kind, id)], next));
       }
       keep();
       saver.sendSoon();
@@ -64,7 +64,7 @@ export function recordsStore({ local, channel, newId, now, later }: Surroundings
     };
 
     /** A record as it is shown while a change of it waits, over what the server has; null where it is to go. */
-    const asShown = ({ id, mine, shown }: Waiting, there: AnyRecord | undefined) =>
+    const asShown = ({ id, mine, shown }: PendingWrite, there: AnyRecord | undefined) =>
       mine && ({ ...asNew(id), ...shown, ...there, ...mine } as AnyRecord);
 
     /** What a list gives, with what waits here over it. */
@@ -84,7 +84,7 @@ export function recordsStore({ local, channel, newId, now, later }: Surroundings
     };
 
     /** What another tab wrote is shown here too, unless it is being changed here. */
-    const hear = ({ kind, id, record }: Tidings) => {
+    const hear = ({ kind, id, record }: RemoteChange) => {
       if (get().waiting[keyOf(kind, id)]) return;
       saver.answers += 1;
       if (record && record.version < (find(get(), kind, id)?.version ?? 0)) return;
@@ -92,14 +92,14 @@ export function recordsStore({ local, channel, newId, now, later }: Surroundings
     };
 
     /** What an earlier page left in this browser comes under what was done in this one. */
-    const restore = (left: Shelved) => {
+    const restore = (left: StoredState) => {
       const { waiting, undoSteps, redoSteps, loading } = get();
       const since = [...undoSteps, ...redoSteps];
       const steps = numberedBefore([...left.done, ...left.undone], since);
       const [done, undone] = [steps.slice(0, left.done.length), steps.slice(left.done.length)];
       const restored = left.waiting.map((one) => {
         const next = waiting[keyOf(one.kind, one.id)];
-        return next ? waitingOver(one, next) : one;
+        return next ? pendingOver(one, next) : one;
       });
       set({
         waiting: { ...waiting, ...Object.fromEntries(restored.map((one) => [keyOf(one.kind, one.id), one])) },
@@ -115,7 +115,7 @@ export function recordsStore({ local, channel, newId, now, later }: Surroundings
       saver.sendSoon();
     };
 
-    const keeper = new Keeper(
+    const keeper = new Persister(
       local,
       {
         get: () => {

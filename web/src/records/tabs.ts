@@ -1,5 +1,5 @@
+import type { Channel } from './dependencies';
 import type { Tabs } from './localStore';
-import type { Channel } from './surroundings';
 
 const storedAs = 'acorn-tally-tab';
 const lockOf = (tab: string) => `acorn-tally-tab-${tab}`;

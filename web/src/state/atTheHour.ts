@@ -4,7 +4,7 @@ import {
   type DayAtPlace,
   type DayContent,
   packAt,
-  parted,
+  splitConditions,
   weatherAtHour,
 } from '@acorn-tally/core';
 
@@ -17,5 +17,5 @@ export function packAtTheHour(battery: BatteryRecord, conditions: DayAtPlace): B
 export function atAnotherHour(conditions: DayAtPlace, at: string): Partial<DayContent> {
   const conditionsThen = weatherAtHour(conditions.hours ?? [], at, conditions.weather);
   if (!conditionsThen) return { at };
-  return { at, weather: parted(conditionsThen).weather, weatherFrom: conditions.hoursFrom };
+  return { at, weather: splitConditions(conditionsThen).weather, weatherFrom: conditions.hoursFrom };
 }

@@ -10,8 +10,8 @@ import {
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useRecords } from '../records/records';
-import { useChosen } from './chosen';
 import { daysWithPlace } from './daysWithPlace';
+import { usePreferences } from './preferences';
 
 /** The aircraft that are still flown. */
 export function useFleet(): readonly AircraftRecord[] {
@@ -22,7 +22,7 @@ export function useFleet(): readonly AircraftRecord[] {
 /** The chosen aircraft, or the first one. */
 export function useAircraft(): AircraftRecord | null {
   const aircraft = useFleet();
-  const id = useChosen((state) => state.aircraftId);
+  const id = usePreferences((state) => state.aircraftId);
   return aircraft.find((record) => record.id === id) ?? aircraft[0] ?? null;
 }
 
@@ -54,13 +54,13 @@ export function useFlownBatteriesOf(aircraftId: string | undefined): readonly Ba
 
 /** The chosen battery of an aircraft, or its first one. */
 export function useBattery(batteries: readonly BatteryRecord[]): BatteryRecord | null {
-  const id = useChosen((state) => state.batteryId);
+  const id = usePreferences((state) => state.batteryId);
   return batteries.find((battery) => battery.id === id) ?? batteries[0] ?? null;
 }
 
 /** The chosen day, or the first one, of those whose place is there. */
 export function useDay(): DayRecord | null {
-  const id = useChosen((state) => state.dayId);
+  const id = usePreferences((state) => state.dayId);
   return useRecords((state) => {
     const whole = daysWithPlace(state);
     return whole.find((day) => day.id === id) ?? whole[0] ?? null;
@@ -97,6 +97,6 @@ export function useShootsOf(aircraftId: string | undefined): readonly ShootRecor
 /** The chosen shoot of an aircraft, or its first one. */
 export function useShoot(aircraftId: string | undefined): ShootRecord | null {
   const shoots = useShootsOf(aircraftId);
-  const id = useChosen((state) => state.shootId);
+  const id = usePreferences((state) => state.shootId);
   return shoots.find((record) => record.id === id) ?? shoots[0] ?? null;
 }

@@ -1,11 +1,11 @@
 import {
-  backFrom,
   type DayAtPlace,
   type FlightPlan,
   type LandingPlace,
   type Place,
+  relativeTo,
+  reverseBearing,
   type Site,
-  seenFrom,
   siteFrom,
 } from '@acorn-tally/core';
 
@@ -22,13 +22,13 @@ export function homeName(conditions: DayAtPlace): string {
 /** Anything with a place, seen from where home is. */
 export function fromHome<Thing extends Place>(conditions: DayAtPlace, thing: Thing): Thing {
   const home = movedHomeOf(conditions);
-  return home ? seenFrom(home, thing) : thing;
+  return home ? relativeTo(home, thing) : thing;
 }
 
 /** And back: as it is kept, from the place of the take-off. */
 export function fromTakeoff<Thing extends Place>(conditions: DayAtPlace, thing: Thing): Thing {
   const home = movedHomeOf(conditions);
-  return home ? seenFrom(backFrom(home), thing) : thing;
+  return home ? relativeTo(reverseBearing(home), thing) : thing;
 }
 
 export function flightFromHome(conditions: DayAtPlace, flight: FlightPlan): FlightPlan {

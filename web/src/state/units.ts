@@ -1,6 +1,6 @@
 import { type ChosenUnits, type Dimension, inWords, type Sentence, written } from '@acorn-tally/core';
 import { useMemo } from 'react';
-import { useChosen } from './chosen';
+import { usePreferences } from './preferences';
 
 /** How numbers are written here: in the units the pilot chose. */
 export interface Writer {
@@ -12,7 +12,7 @@ export interface Writer {
 }
 
 export function useWriter(): Writer {
-  const units = useChosen((state) => state.units);
+  const units = usePreferences((state) => state.units);
   return useMemo(() => writerOf(units), [units]);
 }
 

@@ -1,7 +1,7 @@
 import { chargingOf, type SwapPlan } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { percent } from '../fields/percent';
-import { Wide } from '../parts/Wide';
+import { ScrollTable } from '../parts/ScrollTable';
 import type { Names } from './Lanes';
 
 interface Props {
@@ -15,7 +15,7 @@ export function ChargersTable({ plan, names }: Props) {
   const charging = chargingOf(plan);
   if (charging.length === 0) return null;
   return (
-    <Wide label="On the chargers" minWidth={480}>
+    <ScrollTable label="On the chargers" minWidth={480}>
       <Table>
         <Table.Thead>
           <Table.Tr>
@@ -42,6 +42,6 @@ export function ChargersTable({ plan, names }: Props) {
           ))}
         </Table.Tbody>
       </Table>
-    </Wide>
+    </ScrollTable>
   );
 }

@@ -1,15 +1,15 @@
 import {
   type AircraftRecord,
   type DayAtPlace,
+  defaultCoolingS,
+  defaultMoving,
   isFlown,
   type LaunchPlace,
-  mostLaunchPlaces,
+  maxLaunchPlaces,
   planRanges,
   type ShootRecord,
   type SwapTime,
   swapS,
-  usualCoolingS,
-  usualMoving,
 } from '@acorn-tally/core';
 import { bearing } from '../answers/air';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -72,7 +72,7 @@ export function CrewSettings({ aircraft, shoot, conditions }: Props) {
           stacked
           quantity={planRanges.coolingS}
           value={shoot.coolingS ?? null}
-          assumed={usualCoolingS}
+          assumed={defaultCoolingS}
           hint="before it is charged"
           onChange={(coolingS) => change({ coolingS }, 'cooling')}
         />
@@ -83,7 +83,7 @@ export function CrewSettings({ aircraft, shoot, conditions }: Props) {
             stacked
             quantity={planRanges.packUpS}
             value={shoot.moving?.packUpS ?? null}
-            assumed={usualMoving.packUpS}
+            assumed={defaultMoving.packUpS}
             hint="to another launch place"
             onChange={(packUpS) => moving({ packUpS }, 'packing up')}
           />
@@ -91,7 +91,7 @@ export function CrewSettings({ aircraft, shoot, conditions }: Props) {
             stacked
             quantity={planRanges.speedMps}
             value={shoot.moving?.speedMps ?? null}
-            assumed={usualMoving.speedMps}
+            assumed={defaultMoving.speedMps}
             hint="with the gear"
             onChange={(speedMps) => moving({ speedMps }, 'walking speed')}
           />
@@ -154,7 +154,7 @@ function LaunchPlaces({
           edit(
             'places',
             conditions.placeId,
-            { launchPlaces: launchPlaces.slice(0, mostLaunchPlaces) },
+            { launchPlaces: launchPlaces.slice(0, maxLaunchPlaces) },
             'launch places',
           )
         }

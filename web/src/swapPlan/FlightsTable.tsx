@@ -14,7 +14,7 @@ import { ActionIcon, Table, UnstyledButton } from '@mantine/core';
 import { IconChevronDown, IconChevronRight, IconPinFilled } from '@tabler/icons-react';
 import { Fragment } from 'react';
 import { percent, turnBackPercent } from '../fields/percent';
-import { Wide } from '../parts/Wide';
+import { ScrollTable } from '../parts/ScrollTable';
 import { FlightDetail } from './FlightDetail';
 import styles from './FlightsTable.module.css';
 import { shotsOf } from './flightShots';
@@ -57,7 +57,7 @@ export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onMove }:
   };
   return (
     <DndContext sensors={sensors} onDragEnd={dropped} accessibility={{ announcements }}>
-      <Wide label="The flights" minWidth={720}>
+      <ScrollTable label="The flights" minWidth={720}>
         <Table className={styles.table}>
           <Table.Thead>
             <Table.Tr>
@@ -109,7 +109,7 @@ export function FlightsTable({ plan, shoot, names, openNumber, onOpen, onMove }:
             })}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
     </DndContext>
   );
 }

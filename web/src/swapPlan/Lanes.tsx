@@ -9,7 +9,7 @@ import {
 import { Tooltip, UnstyledButton } from '@mantine/core';
 import { percent } from '../fields/percent';
 import { LightBand } from '../parts/LightBand';
-import { Wide } from '../parts/Wide';
+import { ScrollTable } from '../parts/ScrollTable';
 import type { Clock } from '../state/clock';
 import { useWriter } from '../state/units';
 import styles from './Lanes.module.css';
@@ -52,7 +52,7 @@ export function Lanes({ plan, request, names, openNumber, onOpen }: Props) {
     ({ launchPlaceId }, i) => i > 0 && plan.flights[i - 1]?.launchPlaceId !== launchPlaceId,
   );
   return (
-    <Wide label="The shoot along the clock">
+    <ScrollTable label="The shoot along the clock">
       <div className={styles.board}>
         <div className={styles.scale} aria-hidden>
           {ticks.map((tick) => (
@@ -120,7 +120,7 @@ export function Lanes({ plan, request, names, openNumber, onOpen }: Props) {
           {nowMs > startMs && nowMs < untilMs && <i className={styles.now} style={{ left: place(nowMs) }} />}
         </div>
       </div>
-    </Wide>
+    </ScrollTable>
   );
 }
 

@@ -1,7 +1,7 @@
 import type { PacksBrought } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { countInWords } from '../fields/percent';
-import { capital } from '../parts/capital';
+import { capitalize } from '../parts/capitalize';
 import styles from './PacksPlot.module.css';
 
 interface Props {
@@ -56,7 +56,7 @@ export function packsInWords(packs: readonly PacksBrought[], shotCount: number):
     const what =
       most === shotCount ? 'all shots' : `${countInWords(most)} of ${countInWords(shotCount)} shots`;
     return [
-      `${capital(countInWords(fewest.packs))} ${charging ? 'with charging' : 'without charging'}: ${what}.`,
+      `${capitalize(countInWords(fewest.packs))} ${charging ? 'with charging' : 'without charging'}: ${what}.`,
     ];
   });
   const last = packs.filter(({ charging }) => !charging).at(-1);

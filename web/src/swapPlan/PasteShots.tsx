@@ -1,4 +1,4 @@
-import { isPoints, mostShots, readShotPoints, readShotsCsv, type ShootRecord } from '@acorn-tally/core';
+import { isPoints, maxShots, readShotPoints, readShotsCsv, type ShootRecord } from '@acorn-tally/core';
 import { Button, Textarea } from '@mantine/core';
 import { Say } from '../fields/Say';
 import { type PanelProps, SidePanel } from '../parts/SidePanel';
@@ -34,7 +34,7 @@ export function PasteShots({ shoot, text, onType, opened, onClose }: Props) {
   const count = read?.ok ? read.value.shots.length : 0;
   const take = () => {
     if (!read?.ok) return;
-    const longer = (now: ShootRecord) => [...now.shots, ...read.value.shots].slice(0, mostShots);
+    const longer = (now: ShootRecord) => [...now.shots, ...read.value.shots].slice(0, maxShots);
     edit('shoots', shoot.id, (now) => ({ shots: longer(now) }), 'pasting shots', { apart: true });
     onType('');
     onClose();

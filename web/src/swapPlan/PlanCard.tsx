@@ -2,6 +2,8 @@ import {
   type AircraftRecord,
   chargingOf,
   type DayAtPlace,
+  defaultReserveCharge,
+  defaultReturnHeightM,
   type FlightOfPlan,
   type LeftOutShot,
   minutesAndSeconds,
@@ -10,8 +12,6 @@ import {
   type ShootRecord,
   type Shot,
   swapS,
-  usualReserveCharge,
-  usualReturnHeightM,
   windowUntilMs,
 } from '@acorn-tally/core';
 import { Button, Table } from '@mantine/core';
@@ -19,7 +19,7 @@ import { comesHomeInWords } from '../fields/ComesHomeField';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Empty } from '../parts/Empty';
-import { Wide } from '../parts/Wide';
+import { ScrollTable } from '../parts/ScrollTable';
 import { clockAt } from '../state/clock';
 import { useAircraft, useConditionsOf, useShoot } from '../state/current';
 import { useWriter } from '../state/units';
@@ -118,7 +118,7 @@ function Sheet({ plan, request, keptAt, aircraft, leftOut, shoot, conditions }: 
   const chargerOf = (id?: string) => request.chargers?.find((charger) => charger.id === id)?.name ?? '';
   const placeOf = (id: string | null) => request.launchPlaces?.find((place) => place.id === id)?.name ?? '';
   const aircraftName = (id: string) => aircraft.find((one) => one.id === id)?.name ?? '';
-  const reserve = percent(request.policy.reserveCharge ?? usualReserveCharge);
+  const reserve = percent(request.policy.reserveCharge ?? defaultReserveCharge);
   const untilNext = (flight: FlightOfPlan, i: number) => {
     const next = plan.flights[i + 1];
     if (!next) return '–';
@@ -141,14 +141,14 @@ function Sheet({ plan, request, keptAt, aircraft, leftOut, shoot, conditions }: 
         {request.aircraft
           .map(
             ({ id, returnHeightM }) =>
-              `${aircraftName(id)}, return height ${write('distance', returnHeightM ?? usualReturnHeightM)}`,
+              `${aircraftName(id)}, return height ${write('distance', returnHeightM ?? defaultReturnHeightM)}`,
           )
           .join(' · ')}{' '}
         · {[`touch down with ${reserve}`, comesHomeInWords(request.policy)].filter(Boolean).join(', ')} · swap{' '}
         {minutesAndSeconds(swapS(request.swap))} min
         {keptAt && ` · kept ${clock.format(keptAt, 'D MMM, HH:mm')}`}
       </p>
-      <Wide label="Flights" minWidth={760} className={styles.flights}>
+      <ScrollTable label="Flights" minWidth={760} className={styles.flights}>
         <Table>
           <Table.Thead>
             <Table.Tr>
@@ -201,7 +201,7 @@ function Sheet({ plan, request, keptAt, aircraft, leftOut, shoot, conditions }: 
             })}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
       <h2>Batteries</h2>
       <p>
         {plan.lanes

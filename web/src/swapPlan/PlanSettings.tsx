@@ -3,6 +3,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type DayAtPlace,
+  defaultReserveCharge,
   isFlown,
   nameProblem,
   type PlanOrder,
@@ -12,7 +13,6 @@ import {
   type ShootRecord,
   shootRanges,
   takeoffCharge,
-  usualReserveCharge,
 } from '@acorn-tally/core';
 import { Checkbox } from '@mantine/core';
 import { useState } from 'react';
@@ -124,7 +124,7 @@ export function PlanSettings({ aircraft, shoot, batteries, conditions }: Props) 
         <QuantityField
           stacked
           quantity={ranges.policy.reserveCharge}
-          value={shoot.policy.reserveCharge ?? usualReserveCharge}
+          value={shoot.policy.reserveCharge ?? defaultReserveCharge}
           onChange={(reserveCharge) => changePolicy({ reserveCharge }, 'charge at touch-down')}
         />
       </div>

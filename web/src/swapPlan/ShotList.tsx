@@ -20,14 +20,14 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon, Checkbox, UnstyledButton } from '@mantine/core';
 import { IconGripVertical } from '@tabler/icons-react';
 import { useState } from 'react';
-import { Chosen } from '../parts/Desk';
+import { AsideSection } from '../parts/Desk';
 import { Fields } from '../parts/Fields';
 import { LinkButton } from '../parts/LinkButton';
-import { comesOrGoes, type How } from '../records/history';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
+import { comesOrGoes, type How } from '../records/undoHistory';
 import { clockAt } from '../state/clock';
 import { useConditionsOf } from '../state/current';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import { counted } from './planWords';
 import { SeveralShots } from './SeveralShots';
@@ -39,7 +39,7 @@ import { wantsInWords } from './shotWords';
 /** The shots in the pilot's order: dragged, moved by keys or buttons, opened to be changed. */
 export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
   const edit = useRecords((state) => state.edit);
-  const { shotId: openId, choose } = useChosen();
+  const { shotId: openId, choose } = usePreferences();
   const setOpenId = (shotId: string | null) => choose({ shotId });
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
@@ -87,7 +87,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
   const picked = shots.filter(({ id }) => pickedIds?.includes(id));
   const several = counted(picked.length, 'shot', 'shots');
   return (
-    <Chosen title={shoot.order === 'free' ? 'Shots, in any order' : 'Shots, in your order'}>
+    <AsideSection title={shoot.order === 'free' ? 'Shots, in any order' : 'Shots, in your order'}>
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -168,7 +168,7 @@ export function ShotList({ shoot }: { readonly shoot: ShootRecord }) {
         <LinkButton onClick={addShot}>Add a shot</LinkButton>
         <ShotFiles shoot={shoot} />
       </div>
-    </Chosen>
+    </AsideSection>
   );
 }
 

@@ -8,11 +8,11 @@ import {
 } from '@acorn-tally/core';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { bearing } from '../answers/air';
-import { Chosen } from '../parts/Desk';
+import { AsideSection } from '../parts/Desk';
 import { pointerIn, useGrip } from '../parts/grip';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { useLaunchPlaces } from '../state/current';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import { homePlaceId } from './planRequest';
 import styles from './SiteDrawing.module.css';
@@ -24,7 +24,7 @@ interface Props {
 }
 
 const [widthPx, heightPx, rimPx] = [300, 240, 26];
-const leastSpanM = 100;
+const minSpanM = 100;
 const [stepM, longStepM] = [5, 25];
 
 interface Held {
@@ -37,7 +37,7 @@ interface Held {
 /** Where the shots lie and where they are flown from, north up; a shot is dragged to another place, or moved by arrow keys. */
 export function SiteDrawing({ shoot, conditions }: Props) {
   const edit = useRecords((state) => state.edit);
-  const { shotId: openId, choose } = useChosen();
+  const { shotId: openId, choose } = usePreferences();
   const { write } = useWriter();
   const others = useLaunchPlaces(conditions.placeId);
   const home: LaunchPlace = { id: homePlaceId, name: conditions.place, eastM: 0, northM: 0 };
@@ -74,7 +74,7 @@ export function SiteDrawing({ shoot, conditions }: Props) {
   };
   if (shoot.shots.length === 0) return null;
   return (
-    <Chosen title="On the ground">
+    <AsideSection title="On the ground">
       <svg viewBox={`0 0 ${widthPx} ${heightPx}`} className={styles.site}>
         <title>The shots on the ground, north up</title>
         <Scale frame={frame} write={(metres) => write('distance', metres)} />
@@ -119,7 +119,7 @@ export function SiteDrawing({ shoot, conditions }: Props) {
           />
         ))}
       </svg>
-    </Chosen>
+    </AsideSection>
   );
 }
 
@@ -182,7 +182,7 @@ function frameOf(points: readonly PlanePoint[]): Frame {
     Math.max(...north),
   ];
   const metresPerPx = Math.max(
-    leastSpanM / heightPx,
+    minSpanM / heightPx,
     (eastM - westM) / (widthPx - 2 * rimPx),
     (northM - southM) / (heightPx - 2 * rimPx),
   );

@@ -3,11 +3,11 @@ import {
   type BatteryRecord,
   confidenceOf,
   type DayAtPlace,
+  defaultReserveCharge,
   type FlightOfPlan,
   type PlanRequest,
   type ShootRecord,
   type SwapPlan,
-  usualReserveCharge,
 } from '@acorn-tally/core';
 import '@mantine/core/styles/Progress.css';
 import { Button, Progress } from '@mantine/core';
@@ -23,9 +23,8 @@ import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { usePhone } from '../parts/usePhone';
 import { Warning } from '../parts/Warning';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
+import { comesOrGoes } from '../records/undoHistory';
 import { type Clock, clockAt } from '../state/clock';
 import {
   useAircraft,
@@ -35,6 +34,7 @@ import {
   useFleet,
   useShoot,
 } from '../state/current';
+import { usePreferences } from '../state/preferences';
 import { Cards } from './Cards';
 import { ChargersTable } from './ChargersTable';
 import { Contradictions } from './Contradictions';
@@ -94,7 +94,7 @@ function NoShoot() {
 function OtherShoots() {
   const shoots = useRecords((state) => state.shoots);
   const fleet = useFleet();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const others = shoots.flatMap((shoot) => {
     const aircraft = fleet.find(({ id }) => id === shoot.aircraftId);
     return aircraft ? [{ shoot, aircraft }] : [];
@@ -221,7 +221,7 @@ function titleOf(
 
 /** "nine in ten flights land with 25 % or more", and how they come home where somebody flies them. */
 function heldInWords({ policy }: ShootRecord): string {
-  const held = `${shareInWords(confidenceOf(policy))} flights land with ${percent(policy.reserveCharge ?? usualReserveCharge)} or more`;
+  const held = `${shareInWords(confidenceOf(policy))} flights land with ${percent(policy.reserveCharge ?? defaultReserveCharge)} or more`;
   return [held, comesHomeInWords(policy)].filter(Boolean).join(', ');
 }
 

@@ -3,10 +3,10 @@ import { IconPlus, IconTrash } from '@tabler/icons-react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { LinkButton } from '../parts/LinkButton';
 import { useRemoval } from '../parts/useRemoval';
-import { useChosen } from '../state/chosen';
 import { useDay, useShootsOf } from '../state/current';
+import { usePreferences } from '../state/preferences';
+import { ShootDay } from './ShootDay';
 import { useBeginShoot } from './useBeginShoot';
-import { WhichDay } from './WhichDay';
 import styles from './WhichShoot.module.css';
 
 interface Props {
@@ -19,7 +19,7 @@ interface Props {
 export function WhichShoot({ aircraft, shoot, conditions }: Props) {
   const shoots = useShootsOf(aircraft.id);
   const day = useDay();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const begin = useBeginShoot();
   const remove = useRemoval();
   return (
@@ -33,7 +33,7 @@ export function WhichShoot({ aircraft, shoot, conditions }: Props) {
           onChange={(shootId) => choose({ shootId, shotId: null })}
         />
       )}
-      <WhichDay shoot={shoot} conditions={conditions} />
+      <ShootDay shoot={shoot} conditions={conditions} />
       {day && (
         <LinkButton onClick={() => begin(aircraft, day)}>
           <IconPlus size={15} aria-hidden /> Another shoot

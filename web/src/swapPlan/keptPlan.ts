@@ -1,7 +1,7 @@
 import type { FlightOfPlan, KeptPlanRecord, PlanAsRead } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { percent, turnBackPercent } from '../fields/percent';
-import { capital } from '../parts/capital';
+import { capitalize } from '../parts/capitalize';
 import { useRecords } from '../records/records';
 import { shotsOf } from './flightShots';
 import type { Names } from './Lanes';
@@ -39,7 +39,7 @@ export function differencesInWords(
     lost.length > 0 && `${listed(lost)} would not be flown.`,
     gained.length > 0 && `${listed(gained)} would be flown as well.`,
     after.takeoffs !== before.takeoffs &&
-      `${capital(counted(after.takeoffs, 'take-off', 'take-offs'))} instead of ${before.takeoffs}.`,
+      `${capitalize(counted(after.takeoffs, 'take-off', 'take-offs'))} instead of ${before.takeoffs}.`,
     ...both.map(({ flight, was }) => flightInWords(was, flight, names)),
     time(after.endAt) !== time(before.endAt) &&
       `Done by ${time(after.endAt)} instead of ${time(before.endAt)}.`,

@@ -74,9 +74,9 @@ export function planRequestFor(shooting: Shooting): PlanRequest {
 /** When a shoot that names no end is over: at the end of civil twilight, where the sun is known; many rules ask for more after it. */
 export function duskAfter(startsAt: string, { site }: Pick<DayAtPlace, 'site'>): string | null {
   const dusk = site.coordinates ? sunTimes(startsAt, site.coordinates).dusk : null;
-  return dusk !== null && Date.parse(dusk) - Date.parse(startsAt) > leastShootMs ? dusk : null;
+  return dusk !== null && Date.parse(dusk) - Date.parse(startsAt) > minShootMs ? dusk : null;
 }
-const leastShootMs = 1_800_000;
+const minShootMs = 1_800_000;
 
 /** The shots to be planned, asking only for what there is. */
 function shotsOf({ shots, leftOutIds, batteryIds }: ShootRecord): Shot[] {

@@ -1,18 +1,18 @@
 import {
   type AircraftRecord,
   type DayRecord,
+  defaultReserveCharge,
   isFlown,
   type ShootRecord,
-  usualReserveCharge,
 } from '@acorn-tally/core';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
+import { usePreferences } from '../state/preferences';
 
-const usualSwapTimeS = 270;
+const defaultSwapTimeS = 270;
 
 /** Begins a shoot on a day, with all batteries of an aircraft that are flown, and shows it. */
 export function useBeginShoot() {
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   return (aircraft: AircraftRecord, day: DayRecord): void => {
     const { add, batteries, shoots } = useRecords.getState();
     const own = batteries.filter((one) => one.aircraftId === aircraft.id && isFlown(one.keeping));
@@ -22,8 +22,8 @@ export function useBeginShoot() {
       dayId: day.id,
       batteryIds: own.map(({ id }) => id),
       startsAt: day.at,
-      swapTimeS: usualSwapTimeS,
-      policy: { kind: 'touch-down-charge' as const, reserveCharge: usualReserveCharge },
+      swapTimeS: defaultSwapTimeS,
+      policy: { kind: 'touch-down-charge' as const, reserveCharge: defaultReserveCharge },
       shots: [],
     };
     choose({ shootId: add('shoots', content, 'starting a shoot').id, shotId: null });

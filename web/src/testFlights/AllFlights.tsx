@@ -3,9 +3,9 @@ import { Table, Tooltip } from '@mantine/core';
 import { percent } from '../fields/percent';
 import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { Section } from '../parts/Section';
 import { howFlown } from '../parts/testWords';
-import { Wide } from '../parts/Wide';
 import styles from './AllFlights.module.css';
 import { medianMiss, type TestRow } from './useTests';
 import { missInWords } from './words';
@@ -16,7 +16,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
   const counted = rows.filter(({ counts }) => counts).length;
   return (
     <Section title="Flown against what was estimated beforehand, and the box">
-      <Wide label="All test flights">
+      <ScrollTable label="All test flights">
         <Table>
           <Headings words={['test']} figures={['flown', 'estimated', 'estimate was', 'of the box']} />
           <Table.Tbody>
@@ -25,7 +25,7 @@ export function AllFlights({ rows }: { readonly rows: readonly TestRow[] }) {
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
       <Note>
         {counted} of {rows.length} flights count
         {miss !== null && `; estimated beforehand, median error ${(miss * 100).toFixed(1)} %`}.

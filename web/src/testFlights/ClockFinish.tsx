@@ -1,13 +1,13 @@
 import {
   agedPack,
+  defaultLeftTo,
   emptyToFullFrom,
   labelEnergyWh,
   minutesAndSeconds,
-  outcomeMeanwhile,
   type PackUse,
+  provisionalOutcome,
   requestForTest,
   testFlightRanges,
-  usualLeftTo,
   withOffset,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -20,16 +20,16 @@ import { TextField } from '../fields/TextField';
 import type { FlightClock, TimedCharge, TimedFlight } from '../flightClock/clocks';
 import type { Running } from '../flightClock/events';
 import { useClocks } from '../flightClock/useClocks';
+import { FieldError } from '../parts/FieldError';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
-import { Wrong } from '../parts/Wrong';
 import { making, removing } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { comesOrGoes } from '../records/undoHistory';
 import { beliefAbout } from '../state/belief';
-import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { cardOf } from '../state/liftOff';
+import { usePreferences } from '../state/preferences';
 import styles from './ClockView.module.css';
 import { chargeTimed, type Ending, endChargeOf, endings, type FlightEnd, testFlown } from './clockPlans';
 import { CellFields, LeftToField } from './EndFields';
@@ -59,7 +59,7 @@ const endingNames: Record<Ending, string> = {
 function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFlight }) {
   const { aircraft, batteries, liftOffs, fresh, doAll, loadingRest } = useRecords();
   const removeClock = useClocks((state) => state.remove);
-  const { choose } = useChosen();
+  const { choose } = usePreferences();
   const place = useClock();
   const navigate = useNavigate();
   const [end, setEnd] = useState<FlightEnd>({
@@ -68,7 +68,7 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
     ending: 'landed',
     lowestCellVoltageV: null,
     cellSpreadV: null,
-    leftTo: usualLeftTo,
+    leftTo: defaultLeftTo,
   });
   const [note, setNote] = useState('');
   const [asked, setAsked] = useState(false);
@@ -98,7 +98,7 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
       plan.weather,
       battery.id,
     );
-    const outcome = outcomeMeanwhile(content, request, beliefAbout(flown).middle, Date.now());
+    const outcome = provisionalOutcome(content, request, beliefAbout(flown).middle, Date.now());
     const saved = fresh('testFlights', content, { outcome });
     doAll(
       [making('testFlights', saved), ...packs.changes(), ...(card ? [removing('liftOffs', card)] : [])],
@@ -138,9 +138,11 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
       )}
       <TextField label="Note" value={note} onChange={setNote} />
       <PacksAfter after={packs} />
-      {asked && typeof test === 'string' && <Wrong>{test}</Wrong>}
+      {asked && typeof test === 'string' && <FieldError>{test}</FieldError>}
       {loadingRest === 'ready' && (!flown || !battery) && (
-        <Wrong>The aircraft or the battery of this test was removed meanwhile: bring it back in Kit.</Wrong>
+        <FieldError>
+          The aircraft or the battery of this test was removed meanwhile: bring it back in Kit.
+        </FieldError>
       )}
       <Button fullWidth className={styles.ready} disabled={loadingRest !== 'ready'} onClick={keep}>
         Keep this test
@@ -209,7 +211,7 @@ function ChargeFinish({
         </p>
       )}
       <PacksAfter after={packs} />
-      {asked && typeof timed === 'string' && <Wrong>{timed}</Wrong>}
+      {asked && typeof timed === 'string' && <FieldError>{timed}</FieldError>}
       {tells !== null && (
         <Button
           fullWidth

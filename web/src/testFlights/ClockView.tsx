@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Switch } from '../fields/Switch';
 import { ClockFace } from '../flightClock/ClockFace';
-import { type FlightClock, mostClocks, type Plan } from '../flightClock/clocks';
+import { type FlightClock, maxClocks, type Plan } from '../flightClock/clocks';
 import { followClocks, useClocks } from '../flightClock/useClocks';
 import { Empty } from '../parts/Empty';
 import { Headline } from '../parts/Headline';
@@ -25,7 +25,7 @@ export function ClockView() {
   const [adds, setAdds] = useState(false);
   useEffect(followClocks, []);
   if (clocks === null) return <Skeleton height={300} radius="sm" className={styles.page} />;
-  const isFree = clocks.length < mostClocks;
+  const isFree = clocks.length < maxClocks;
   if (clocks.length === 0 || (adds && isFree)) {
     const ready = (plan: Plan) => {
       begin(plan);

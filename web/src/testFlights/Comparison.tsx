@@ -19,9 +19,9 @@ import { Headings } from '../parts/Headings';
 import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { Section } from '../parts/Section';
 import { howFlown } from '../parts/testWords';
-import { Wide } from '../parts/Wide';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { signWords } from './signWords';
@@ -51,7 +51,7 @@ export function Comparison({ rows, onEnd }: Props) {
         <Explained first={first} second={second} />
       </div>
       <Section title="When each passed what, minutes">
-        <Wide label="Flights side by side">
+        <ScrollTable label="Flights side by side">
           <Table>
             <Headings words={['flight']} figures={[...milestones.map(milestoneWords), 'down']} />
             <Table.Tbody>
@@ -60,7 +60,7 @@ export function Comparison({ rows, onEnd }: Props) {
               ))}
             </Table.Tbody>
           </Table>
-        </Wide>
+        </ScrollTable>
       </Section>
     </>
   );

@@ -5,9 +5,9 @@ import { flownIn, leftToNames, shownByStyle } from '../answers/shownLeft';
 import { percent } from '../fields/percent';
 import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { Section } from '../parts/Section';
 import { howFlown } from '../parts/testWords';
-import { Wide } from '../parts/Wide';
 import { useRecords } from '../records/records';
 import type { TestRow } from './useTests';
 
@@ -35,7 +35,7 @@ export function ByKind({ rows, aircraftId }: ByKindProps) {
   if (kinds.length === 0) return null;
   return (
     <Section title={`${name} by how it was flown, a whole charge`}>
-      <Wide label={`${name} by how it was flown`}>
+      <ScrollTable label={`${name} by how it was flown`}>
         <Table>
           <Headings words={['how', 'recording']} figures={['flights', 'mean', 'scatter']} />
           <Table.Tbody>
@@ -50,7 +50,7 @@ export function ByKind({ rows, aircraftId }: ByKindProps) {
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
       {shown.length > 0 && (
         <Note>
           Minutes it shows as left, of what came:{' '}
@@ -68,7 +68,7 @@ export function ByKind({ rows, aircraftId }: ByKindProps) {
 }
 
 /** Fewer tests of a pack make no trend. */
-const leastForTrend = 3;
+const minForTrend = 3;
 const monthMs = 30 * 86_400_000;
 
 interface PackLine {
@@ -86,7 +86,7 @@ export function ByBattery({ rows }: { readonly rows: readonly TestRow[] }) {
   const packs = useMemo(() => packLines(rows), [rows]);
   return (
     <Section title="By battery">
-      <Wide label="Tests by battery">
+      <ScrollTable label="Tests by battery">
         <Table>
           <Headings
             words={['battery']}
@@ -104,7 +104,7 @@ export function ByBattery({ rows }: { readonly rows: readonly TestRow[] }) {
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
       <Note>
         A trend is told from three tests on. Landing below 15 % wears a pack (common practice names 10 to 20
         %).
@@ -127,7 +127,7 @@ export function packLines(rows: readonly TestRow[]): PackLine[] {
       label: own[0]?.battery?.label ?? 'removed battery',
       tests: own.length,
       against: points.length > 0 ? mean : null,
-      aMonth: points.length >= leastForTrend ? (lineThrough(points)?.slope ?? null) : null,
+      aMonth: points.length >= minForTrend ? (lineThrough(points)?.slope ?? null) : null,
       low: own.filter(({ record }) => isLowLanding(record.test)).length,
     };
   });

@@ -8,27 +8,27 @@ import {
   headingKey,
   type LogLayout,
   type LogSource,
-  outcomeMeanwhile,
+  provisionalOutcome,
   requestForTest,
   withOffset,
 } from '@acorn-tally/core';
 import { Button, Progress } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { DropFile } from '../parts/DropFile';
+import { FieldError } from '../parts/FieldError';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { type PanelProps, SidePanel } from '../parts/SidePanel';
 import { useBusy } from '../parts/useBusy';
-import { Wrong } from '../parts/Wrong';
 import { making } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
 import { keepSamples } from '../records/samples';
+import { comesOrGoes } from '../records/undoHistory';
 import { beliefAbout } from '../state/belief';
-import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useAircraft, useBatteriesOf, useBattery, useConditions } from '../state/current';
 import { useLogLayouts } from '../state/logLayouts';
+import { usePreferences } from '../state/preferences';
 import { useLogReader } from '../workers/useLogReader';
 import { ImportedFile } from './ImportedFile';
 import { ImportedFlight } from './ImportedFlight';
@@ -73,7 +73,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
   const [chosen, setChosen] = useState<readonly File[]>([]);
   const [keepings, setKeepings] = useState<Readonly<Record<string, Keeping>>>({});
   const { testFlights, fresh, doAll, complain } = useRecords();
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const { busy, run } = useBusy();
   const { timeZone } = clockAt(conditions);
   const reading = { timeZone, cellCount: battery.pack.cellCount };
@@ -122,7 +122,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
       const at = withOffset(flight.startedAt ?? conditions.at, timeZone);
       const content = contentRead(test, own, at, conditions.weather, source);
       const request = requestForTest(test, aircraft.spec, agedPack(own, at), conditions.weather, own.id);
-      const outcome = outcomeMeanwhile(content, request, beliefAbout(aircraft).middle, Date.now());
+      const outcome = provisionalOutcome(content, request, beliefAbout(aircraft).middle, Date.now());
       return fresh('testFlights', content, { outcome });
     });
     doAll(
@@ -156,7 +156,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
           <LinkButton onClick={cancel}>Cancel</LinkButton>
         </div>
       )}
-      {trouble && <Wrong>{trouble}</Wrong>}
+      {trouble && <FieldError>{trouble}</FieldError>}
       {progress === null &&
         (files ?? []).map((file) => (
           <ImportedFile key={`${file.name} ${file.hash}`} file={file} onLayout={correct}>

@@ -10,10 +10,10 @@ import {
 import { type ReactNode, useState } from 'react';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Say } from '../fields/Say';
+import { FieldError } from '../parts/FieldError';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { PanelPart } from '../parts/SidePanel';
-import { Wrong } from '../parts/Wrong';
 import type { FileRead } from '../workers/logReader';
 import styles from './ImportPanel.module.css';
 
@@ -30,13 +30,15 @@ export function ImportedFile({ file, onLayout, children }: ImportedFileProps) {
   return (
     <PanelPart title={name}>
       {refusal && (
-        <Wrong>
+        <FieldError>
           <Say sentence={refusal} />
-        </Wrong>
+        </FieldError>
       )}
       {layout && <Columns layout={layout} onLayout={onLayout} />}
       {missing.length > 0 && (
-        <Wrong>Which column tells {missing.join(', and which ')}? Say it above; it is remembered.</Wrong>
+        <FieldError>
+          Which column tells {missing.join(', and which ')}? Say it above; it is remembered.
+        </FieldError>
       )}
       {!refusal && missing.length === 0 && (
         <Note>

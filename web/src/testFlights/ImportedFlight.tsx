@@ -3,9 +3,9 @@ import { type BatteryRecord, type Mode, minutesAndSeconds, testPatterns } from '
 import { Checkbox } from '@mantine/core';
 import { ChoiceField } from '../fields/ChoiceField';
 import { percent } from '../fields/percent';
+import { FieldError } from '../parts/FieldError';
 import { Note } from '../parts/Note';
 import { isHover, patternNames } from '../parts/testWords';
-import { Wrong } from '../parts/Wrong';
 import styles from './ImportPanel.module.css';
 import { type Keeping, type ReadFlight, testRead } from './imported';
 
@@ -50,7 +50,7 @@ export function ImportedFlight({
       </Note>
       {keptAs && <Note status>This flight of this file was kept before, as of {keptAs}.</Note>}
       {typeof test === 'string' ? (
-        <Wrong>{test}</Wrong>
+        <FieldError>{test}</FieldError>
       ) : (
         <>
           <ChoiceField

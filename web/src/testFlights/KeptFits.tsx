@@ -7,7 +7,7 @@ import { Section } from '../parts/Section';
 import { useRecords } from '../records/records';
 import { useClock } from '../state/clock';
 
-const mostListed = 8;
+const maxListed = 8;
 
 /** Every fit is kept; one is used, or the box. */
 export function KeptFits({
@@ -25,7 +25,7 @@ export function KeptFits({
     <Section title="Fits that were used">
       <Table>
         <Table.Tbody>
-          {own.slice(0, mostListed).map((record) => (
+          {own.slice(0, maxListed).map((record) => (
             <Table.Tr key={record.id}>
               <Table.Th scope="row">
                 {clock.format(record.madeAt, 'D MMM YYYY, HH:mm')}, {flightsInWords(record.fit.flown)}

@@ -2,7 +2,7 @@ import { type AircraftRecord, type Fit, minutesAndSeconds } from '@acorn-tally/c
 import { Anchor, Table } from '@mantine/core';
 import { Link } from 'react-router';
 import { type Learning, useNextTests } from '../answers/learning';
-import { capital } from '../parts/capital';
+import { capitalize } from '../parts/capitalize';
 import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
@@ -49,7 +49,7 @@ export function NextToFly({ aircraft, learning, fit }: Props) {
                 data-tied={test.tied || undefined}
               >
                 <Table.Th scope="row">
-                  {capital(testInWords(test, labelOf))}
+                  {capitalize(testInWords(test, labelOf))}
                   {test.tied && test !== best && <small className={styles.tied}> equally good</small>}
                 </Table.Th>
                 <Table.Td data-figure>{minutesAndSeconds(test.gainsS)}</Table.Td>

@@ -1,4 +1,4 @@
-import { minutesAndSeconds, type ShownLeft as Shown, shownOverCame, usualLeftTo } from '@acorn-tally/core';
+import { defaultLeftTo, minutesAndSeconds, type ShownLeft as Shown, shownOverCame } from '@acorn-tally/core';
 import { Table } from '@mantine/core';
 import { useMemo } from 'react';
 import { leftToNames, shownIn } from '../answers/shownLeft';
@@ -11,7 +11,7 @@ import type { TestRow } from './useTests';
 import { missInWords } from './words';
 
 /** More readings than this are not told one by one. */
-const mostTold = 6;
+const maxTold = 6;
 
 /** The minutes the aircraft showed as left in a test, each against what came. */
 export function ShownLeft({ row: { record, battery } }: { readonly row: TestRow }) {
@@ -20,7 +20,7 @@ export function ShownLeft({ row: { record, battery } }: { readonly row: TestRow 
   if (ratio === null) return null;
   const { leftTo } = record.test;
   return (
-    <Section title={`Shown as left, to ${leftToNames[leftTo ?? usualLeftTo]}`} className={styles.readings}>
+    <Section title={`Shown as left, to ${leftToNames[leftTo ?? defaultLeftTo]}`} className={styles.readings}>
       <Table>
         <Headings words={['minute']} figures={['shown', 'came', 'off by']} />
         <Table.Tbody>
@@ -36,7 +36,7 @@ export function ShownLeft({ row: { record, battery } }: { readonly row: TestRow 
       </Table>
       <Note>
         It shows {percent(ratio)} of what comes
-        {shown.length > mostTold && `, typical of ${shown.length} readings`}. Where its end was not noted, it
+        {shown.length > maxTold && `, typical of ${shown.length} readings`}. Where its end was not noted, it
         is estimated from the drain of this flight.
       </Note>
     </Section>
@@ -44,6 +44,6 @@ export function ShownLeft({ row: { record, battery } }: { readonly row: TestRow 
 }
 
 function evenly(shown: readonly Shown[]): readonly Shown[] {
-  const every = Math.ceil(shown.length / mostTold);
+  const every = Math.ceil(shown.length / maxTold);
   return shown.filter((_, i) => i % every === 0);
 }

@@ -6,11 +6,11 @@ import { useLocation } from 'react-router';
 import { type Learning, useLearning } from '../answers/learning';
 import { flightsInWords } from '../answers/trust';
 import { Say } from '../fields/Say';
+import { FieldError } from '../parts/FieldError';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { Warning } from '../parts/Warning';
-import { Wrong } from '../parts/Wrong';
 import { HowWell } from './HowWell';
 import { KeptFits } from './KeptFits';
 import { NextToFly } from './NextToFly';
@@ -80,7 +80,7 @@ function UsedNow({ learning: { current, changes } }: { readonly learning: Learni
 
 function Underway({ learning: { fitting } }: { readonly learning: Learning }) {
   const { progress, trouble, cancelled, cancel, again } = fitting;
-  if (trouble) return <Wrong>{trouble}</Wrong>;
+  if (trouble) return <FieldError>{trouble}</FieldError>;
   if (cancelled) {
     return (
       <Note>

@@ -3,16 +3,16 @@ import { Table } from '@mantine/core';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Bar } from '../parts/Bar';
-import { uncapital } from '../parts/capital';
+import { uncapital } from '../parts/capitalize';
 import { Headings } from '../parts/Headings';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { howFlown } from '../parts/testWords';
 import { Warning } from '../parts/Warning';
-import { Wide } from '../parts/Wide';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import { labelsOf } from './labels';
 import styles from './Taught.module.css';
@@ -37,7 +37,7 @@ export function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: A
           <Say sentence={finding} />
         </Note>
       ))}
-      <Wide label="What was learnt">
+      <ScrollTable label="What was learnt">
         <Table className={styles.lines}>
           <Headings words={['learnt']} figures={['now', 'before', 'known']} />
           <Table.Tbody>
@@ -53,7 +53,7 @@ export function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: A
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
       {unknown.length > 0 && (
         <div className={styles.unknown}>
           Still not known, and what would teach it:
@@ -77,7 +77,7 @@ export function Lines({ aircraft, fit, rows }: FitProps & { readonly aircraft: A
 
 /** The one flight that lies farthest from what the others foretell, with what to check; it counts until the pilot says otherwise. */
 function Marked({ fit, rows }: FitProps) {
-  const choose = useChosen((state) => state.choose);
+  const choose = usePreferences((state) => state.choose);
   const edit = useRecords((state) => state.edit);
   const clock = useClock();
   const marked = fit.flights.filter(({ flagged, counts }) => flagged && counts);

@@ -60,7 +60,7 @@ export function Offer({ aircraft, learning, fit }: OfferProps) {
   );
 }
 
-const mostShown = 4;
+const maxShown = 4;
 /** A pack with less was flown since it was charged (assumed): after its test it has no minutes to compare. */
 const flownBelow = 0.9;
 
@@ -74,7 +74,7 @@ function charged(battery: BatteryRecord): BatteryRecord {
 function WouldChange({ aircraft, fit }: Pick<OfferProps, 'aircraft' | 'fit'>) {
   const conditions = useConditions();
   const flown = useFlownBatteriesOf(aircraft.id);
-  const batteries = useMemo(() => flown.slice(0, mostShown), [flown]);
+  const batteries = useMemo(() => flown.slice(0, maxShown), [flown]);
   const requests = useMemo(
     () => (conditions ? batteries.map((battery) => requestFor(aircraft, charged(battery), conditions)) : []),
     [aircraft, batteries, conditions],

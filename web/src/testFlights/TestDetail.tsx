@@ -16,6 +16,7 @@ import { lazyChart } from '../charts/lazyCharts';
 import { percent } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { TextField } from '../fields/TextField';
+import { FieldError } from '../parts/FieldError';
 import { Headings } from '../parts/Headings';
 import { Headline } from '../parts/Headline';
 import { LinkButton } from '../parts/LinkButton';
@@ -25,7 +26,6 @@ import { saveFile } from '../parts/saveFile';
 import { howFlown } from '../parts/testWords';
 import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
-import { Wrong } from '../parts/Wrong';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useClock } from '../state/clock';
@@ -71,7 +71,7 @@ export function TestDetail({ row }: { readonly row: TestRow }) {
       <Questions row={row} />
       <div className={styles.top}>
         <section aria-label="The flight against its estimate">
-          {trouble && <Wrong>{trouble}</Wrong>}
+          {trouble && <FieldError>{trouble}</FieldError>}
           {record.version === 0 && <Note>Its estimate is made when the flight has come to the server.</Note>}
           {estimate ? (
             <TestChart test={test} estimate={estimate} />

@@ -7,7 +7,7 @@ import {
   flightUse,
   type ListedTest,
   type Mode,
-  outcomeMeanwhile,
+  provisionalOutcome,
   ranges,
   requestForTest,
   type TestFlightContent,
@@ -31,14 +31,14 @@ import { Note } from '../parts/Note';
 import { PanelPart, type PanelProps, SidePanel } from '../parts/SidePanel';
 import { isHover, patternNames } from '../parts/testWords';
 import { making, removing } from '../records/changes';
-import { comesOrGoes } from '../records/history';
 import { useRecords } from '../records/records';
+import { comesOrGoes } from '../records/undoHistory';
 import { beliefAbout } from '../state/belief';
-import { useChosen } from '../state/chosen';
 import { clockAt } from '../state/clock';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf } from '../state/current';
 import { useDraft } from '../state/drafts';
 import { cardOf } from '../state/liftOff';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import { CellFields, LeftToField } from './EndFields';
 import { PacksAfter, usePacksAfter } from './PacksAfter';
@@ -114,7 +114,7 @@ const flyingModes: readonly Mode[] = ['slow', 'normal', 'fast', 'manual'];
 function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: FormProps) {
   const liftOffs = useRecords((state) => state.liftOffs);
   const { fresh, doAll, edit } = useRecords.getState();
-  const { choose } = useChosen();
+  const { choose } = usePreferences();
   const [draft, keepDraft] = useDraft(edits ? `test ${edits.id}` : `test of ${aircraft.id}`, () =>
     edits ? draftOf(edits) : emptyDraft(battery, conditions),
   );
@@ -159,7 +159,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       const change = { batteryId, flownAt, test, note: note.trim() || null, estimatedAt };
       const whole = { ...edits, ...change };
       const asKept = requestForTest(test, aircraft.spec, agedPack(chosen, flownAt), weather, batteryId);
-      const outcome = outcomeMeanwhile(whole, asKept, beliefAbout(aircraft).middle, Date.now());
+      const outcome = provisionalOutcome(whole, asKept, beliefAbout(aircraft).middle, Date.now());
       edit('testFlights', edits.id, { ...change, outcome } as Partial<TestFlightContent>, 'changing a test');
       return finish(edits.id);
     }
@@ -176,7 +176,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
     const request = requestForTest(test, aircraft.spec, agedPack(chosen, flownAt), weather, batteryId);
     const { middle } = beliefAbout(aircraft);
     const saved = fresh('testFlights', content, {
-      outcome: outcomeMeanwhile(content, request, middle, Date.now()),
+      outcome: provisionalOutcome(content, request, middle, Date.now()),
     });
     doAll(
       [making('testFlights', saved), ...packs.changes(), ...(card ? [removing('liftOffs', card)] : [])],

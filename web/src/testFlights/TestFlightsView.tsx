@@ -5,7 +5,7 @@ import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { followClocks, useClocks } from '../flightClock/useClocks';
 import { Choosable } from '../parts/Choosable';
-import { Chosen, Desk } from '../parts/Desk';
+import { AsideSection, Desk } from '../parts/Desk';
 import { Empty } from '../parts/Empty';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
@@ -13,10 +13,10 @@ import { howFlown } from '../parts/testWords';
 import { usePhone } from '../parts/usePhone';
 import { useTouched } from '../parts/useTouched';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
 import { useClock } from '../state/clock';
 import { useAircraft } from '../state/current';
 import { lazyPart } from '../state/lazyPart';
+import { usePreferences } from '../state/preferences';
 import { AllFlights } from './AllFlights';
 import { Comparison } from './Comparison';
 import { everyTest, listed } from './filter';
@@ -31,14 +31,14 @@ import { missInWords } from './words';
 const ImportPanel = lazyPart(async () => (await import('./ImportPanel')).ImportPanel);
 
 /** More lines in one plot cannot be told apart. */
-const mostCompared = 4;
+const maxCompared = 4;
 
 /** What was flown, held against the estimate made for it and against the box. */
 export function TestFlightsView() {
   const rows = useTests();
   const aircraft = useAircraft();
   const isPhone = usePhone();
-  const { testFlightId, choose } = useChosen();
+  const { testFlightId, choose } = usePreferences();
   const [, setSearch] = useSearchParams();
   const [listing, setListing] = useState(everyTest);
   const [filters, setFilters] = useState(false);
@@ -51,7 +51,7 @@ export function TestFlightsView() {
   const flown = useRecords((state) => state.aircraft.find(({ id }) => id === chosen?.record.aircraftId));
   const compare = (id: string) =>
     setCompared((ids) =>
-      ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id].slice(-mostCompared),
+      ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id].slice(-maxCompared),
     );
   const record = (
     <Button fullWidth onClick={() => setSearch({ record: '' })} disabled={!aircraft}>
@@ -76,7 +76,7 @@ export function TestFlightsView() {
             </Button>
             {!isPhone && record}
           </div>
-          <Chosen
+          <AsideSection
             title="Flown so far"
             end={
               rows.length > 1 && (
@@ -105,7 +105,7 @@ export function TestFlightsView() {
                 />
               ))}
             </ul>
-          </Chosen>
+          </AsideSection>
         </>
       }
     >

@@ -12,8 +12,8 @@ import { Button, Table } from '@mantine/core';
 import { percent } from '../fields/percent';
 import { Headings } from '../parts/Headings';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { Section } from '../parts/Section';
-import { Wide } from '../parts/Wide';
 import { useRecords } from '../records/records';
 import { useWriter } from '../state/units';
 import { signWords } from './signWords';
@@ -37,7 +37,7 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
         ))}
       {readings.length > 2 && (
         <Section title="What was read" className={styles.readings}>
-          <Wide label="Readings of this flight">
+          <ScrollTable label="Readings of this flight">
             <Table>
               <Headings
                 words={['minute', 'what happened']}
@@ -66,7 +66,7 @@ export function WhatWasRead({ row }: { readonly row: TestRow }) {
                 ))}
               </Table.Tbody>
             </Table>
-          </Wide>
+          </ScrollTable>
         </Section>
       )}
       <Told test={test} belowS={belowS} />
@@ -143,12 +143,12 @@ interface Line {
 }
 
 /** More lines than this nobody reads: a logged gauge has a step for each per cent. */
-const mostLines = 24;
+const maxLines = 24;
 
 /** Of many readings the first at or below each tenth of the gauge, and what the aircraft did. */
 export function atTenths(test: TestFlight): TestFlight {
   const checkpoints = test.checkpoints ?? [];
-  if (checkpoints.length <= mostLines) return test;
+  if (checkpoints.length <= maxLines) return test;
   let next = Math.ceil(test.startCharge * 10 - 1e-9) / 10 - 0.1;
   const kept = checkpoints.filter(({ charge, kind }) => {
     const isDue = charge != null && charge <= next + 1e-9;

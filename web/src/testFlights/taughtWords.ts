@@ -71,7 +71,7 @@ function againstBox(boxTimeRatio: number): string {
 const worthTelling = 0.15;
 
 /** A pack of which less is known was not flown in any flight that counts. */
-const leastLearned = 0.005;
+const minLearned = 0.005;
 
 const percentOf = (fraction: number, signed: boolean) => {
   const whole = Math.round(fraction * 100);
@@ -109,7 +109,7 @@ export function taughtLines(
 /** Packs that stand out against the others, those that give least first; one line for all where none does. */
 function packLines({ batteries }: Pick<Fit, 'batteries'>, labelOf: (id: string) => string): TaughtLine[] {
   const flown = batteries.flatMap(({ id, againstOthers, learned }) =>
-    againstOthers && learned > leastLearned ? [{ id, learned, ...againstOthers }] : [],
+    againstOthers && learned > minLearned ? [{ id, learned, ...againstOthers }] : [],
   );
   const apart = flown
     .filter(({ value, spread }) => Math.abs(value) >= spread)

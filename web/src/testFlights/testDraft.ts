@@ -3,6 +3,7 @@ import {
   type Checkpoint,
   compareInstants,
   type DayAtPlace,
+  defaultLeftTo,
   type Handling,
   type LeftTo,
   type ListedTest,
@@ -12,7 +13,6 @@ import {
   type TestFlight,
   type TestPattern,
   testFlightProblem,
-  usualLeftTo,
 } from '@acorn-tally/core';
 import { isHover } from '../parts/testWords';
 import { packAtTheHour } from '../state/atTheHour';
@@ -80,7 +80,7 @@ export function emptyDraft(battery: BatteryRecord, conditions: DayAtPlace): Draf
     durationS: null,
     endCharge: null,
     leftS: null,
-    leftTo: usualLeftTo,
+    leftTo: defaultLeftTo,
     lowestCellVoltageV: null,
     cellSpreadV: null,
     note: '',
@@ -113,7 +113,7 @@ export function draftOf({ batteryId, flownAt, note, test }: ListedTest): Draft {
     durationS: test.durationS,
     endCharge: test.endCharge,
     leftS: atLiftOff(test)?.leftS ?? null,
-    leftTo: test.leftTo ?? usualLeftTo,
+    leftTo: test.leftTo ?? defaultLeftTo,
     lowestCellVoltageV: atEnd(test)?.lowestCellVoltageV ?? null,
     cellSpreadV: atEnd(test)?.cellSpreadV ?? null,
     note: note ?? '',

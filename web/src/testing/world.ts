@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { type Kind, recordKinds } from '@acorn-tally/core';
+import type { RemoteChange } from '../records/dependencies';
 import type { AnyRecord } from '../records/kinds';
 import { localStoreIn } from '../records/localStore';
 import { recordsStore } from '../records/store';
-import type { Tidings } from '../records/surroundings';
 
 type Content = Readonly<Record<string, unknown>>;
 interface Row {
@@ -119,7 +119,7 @@ let browsers = 0;
 /** A browser with tabs that share its database and hear each other; its clock stands until it is told to go on. */
 export class PretendBrowser {
   private readonly name = `browser ${browsers++}`;
-  private readonly living = new Map<string, { hear?: (tidings: Tidings) => void }>();
+  private readonly living = new Map<string, { hear?: (tidings: RemoteChange) => void }>();
   private readonly timers = new Map<number, { at: number; work: () => void }>();
   private count = 0;
   /** How this browser's database does: it answers, keeps everybody waiting, or has no room. */
@@ -128,7 +128,7 @@ export class PretendBrowser {
 
   /** Opens a tab of a name; a name that was left before finds what it left. */
   open(tab: string) {
-    const own: { hear?: (tidings: Tidings) => void } = {};
+    const own: { hear?: (tidings: RemoteChange) => void } = {};
     this.living.set(tab, own);
     const isAlive = () => this.living.get(tab) === own;
     const local = localStoreIn(this.name, {

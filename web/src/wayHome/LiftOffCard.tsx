@@ -5,16 +5,16 @@ import {
   type BatteryRecord,
   clearanceM,
   type DayAtPlace,
+  defaultCeilingM,
+  defaultComesHome,
+  defaultReturnHeightM,
   type LiftOffCheck,
-  leastSatellites,
   liftOffChecks,
   liftOffNotes,
+  minSatellites,
   suggestedReturnHeight,
   takeoffCharge,
   tallestThingM,
-  usualCeilingM,
-  usualComesHome,
-  usualReturnHeightM,
   warmHoverS,
 } from '@acorn-tally/core';
 import { Checkbox } from '@mantine/core';
@@ -123,16 +123,16 @@ function wordsFor(
   const { flight, spec: sheet } = aircraft;
   const pack = packAtTheHour(battery, conditions);
   const air = airAt(conditions.weather, flight.heightM, beliefAbout(aircraft).middle);
-  const homeMps = airspeedHomeMps(sheet, aircraft.policy.comesHome ?? usualComesHome, 1);
+  const homeMps = airspeedHomeMps(sheet, aircraft.policy.comesHome ?? defaultComesHome, 1);
   const gust = `gusts of ${write('speed', air.gustMps, 1)} at ${write('distance', flight.heightM)} against the ${write('speed', homeMps, 1)} it flies home with`;
   return {
     props: 'Propellers undamaged, clean and tight; arms locked',
     pack: `${battery.label} latched, about ${percent(takeoffCharge(pack, likeliest(aircraft.id)))}, neither puffed nor frozen`,
     controller: 'Controller and phone charged (a controller lasts six or seven flights)',
     compass: 'No steel underfoot, no car or mast beside it; compass quiet',
-    satellites: `${leastSatellites} satellites or more`,
+    satellites: `${minSatellites} satellites or more`,
     'home-point': 'Home point marked, and looked at on the map',
-    'return-height': returnHeightInWords(conditions, flight.returnHeightM ?? usualReturnHeightM, write),
+    'return-height': returnHeightInWords(conditions, flight.returnHeightM ?? defaultReturnHeightM, write),
     wind: `Wind: ${gust}`,
     'warm-hover': `Hover for ${warmHoverS} s after lift-off: pack warm, gauge steady, it stands still`,
   };
@@ -143,7 +143,7 @@ function returnHeightInWords({ site }: DayAtPlace, returnHeightM: number, write:
   const tallestM = tallestThingM(site ?? {});
   const set = write('distance', returnHeightM);
   if (tallestM === null) return `Return height set to ${set}: look round first, no obstacles are entered`;
-  const { heightM, isClear } = suggestedReturnHeight(tallestM, site?.ceilingM ?? usualCeilingM);
+  const { heightM, isClear } = suggestedReturnHeight(tallestM, site?.ceilingM ?? defaultCeilingM);
   const tallest = write('distance', tallestM);
   if (!isClear) return `Return height: ${tallest} stands here, and your ceiling leaves too little over it`;
   return returnHeightM < tallestM + clearanceM

@@ -12,9 +12,9 @@ import { useState } from 'react';
 import { bearing } from '../answers/air';
 import { QuantityField } from '../fields/QuantityField';
 import { Say } from '../fields/Say';
+import { FieldError } from '../parts/FieldError';
 import { Note } from '../parts/Note';
 import { PlacedThings } from '../parts/PlacedThings';
-import { Wrong } from '../parts/Wrong';
 import { useWriter } from '../state/units';
 
 interface Props {
@@ -86,9 +86,9 @@ export function Obstacles({ obstacles, home, bearingDeg, onChange }: Props) {
         </FileButton>
       </PlacedThings>
       {read && !read.ok && (
-        <Wrong>
+        <FieldError>
           <Say sentence={read.refusal} />
-        </Wrong>
+        </FieldError>
       )}
       {read?.ok && (
         <Note status>

@@ -2,6 +2,8 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type DayAtPlace,
+  defaultCeilingM,
+  defaultReturnHeightM,
   type FlightPlan,
   groundsBelow,
   type LandingPlace,
@@ -9,19 +11,17 @@ import {
   ranges,
   type Site,
   siteRanges,
-  usualCeilingM,
-  usualReturnHeightM,
 } from '@acorn-tally/core';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
 import { ChoiceField } from '../fields/ChoiceField';
 import { ComesHomeField } from '../fields/ComesHomeField';
 import field from '../fields/field.module.css';
 import { QuantityField } from '../fields/QuantityField';
-import { Chosen } from '../parts/Desk';
+import { AsideSection } from '../parts/Desk';
 import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { useRecords } from '../records/records';
-import { useChosen } from '../state/chosen';
+import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
 import { LandingPlaces } from './LandingPlaces';
 import { MovedHome } from './MovedHome';
@@ -41,7 +41,7 @@ const percentUnit = ranges.battery.startCharge;
 /** Where the aircraft will be, what stands in the way, and how high it comes home. */
 export function PlacePanel({ aircraft, batteries, battery, conditions, advice, onMove }: Props) {
   const edit = useRecords((state) => state.edit);
-  const { chargeThere, choose } = useChosen();
+  const { chargeThere, choose } = usePreferences();
   const { write } = useWriter();
   const { flight } = aircraft;
   const { site } = conditions;
@@ -50,7 +50,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
   const setHome = (home: LandingPlace | null) => changeSite({ home }, 'where home is');
   return (
     <>
-      <Chosen title="Where you will be">
+      <AsideSection title="Where you will be">
         <AircraftAndBattery aircraft={aircraft} batteries={batteries} battery={battery} />
         <QuantityField
           quantity={ranges.flight.farthestM}
@@ -86,8 +86,8 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
           options={groundsBelow.map((value) => ({ value, label: value }))}
           onChange={(below) => changeSite({ below }, 'what is under it')}
         />
-      </Chosen>
-      <Chosen title="Home">
+      </AsideSection>
+      <AsideSection title="Home">
         <ComesHomeField
           stacked
           policy={aircraft.policy}
@@ -101,16 +101,16 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
           }
         />
         <MovedHome home={site?.home ?? null} onChange={setHome} />
-      </Chosen>
-      <Chosen title="Obstacles">
+      </AsideSection>
+      <AsideSection title="Obstacles">
         <Obstacles
           obstacles={site?.obstacles ?? []}
           home={site?.coordinates ?? null}
           bearingDeg={flight.bearingDeg}
           onChange={(obstacles) => changeSite({ obstacles }, 'obstacles')}
         />
-      </Chosen>
-      <Chosen title="Return height">
+      </AsideSection>
+      <AsideSection title="Return height">
         {!advice && (
           <div className={field.row}>
             <div className={field.note}>
@@ -153,7 +153,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
           quantity={ranges.flight.returnHeightM}
           label="Set on the aircraft"
           value={flight.returnHeightM ?? null}
-          assumed={usualReturnHeightM}
+          assumed={defaultReturnHeightM}
           onChange={(returnHeightM) =>
             edit(
               'aircraft',
@@ -166,7 +166,7 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
         <QuantityField
           quantity={siteRanges.ceilingM}
           value={site?.ceilingM ?? null}
-          assumed={usualCeilingM}
+          assumed={defaultCeilingM}
           hint="as you read it in your local rules"
           onChange={(ceilingM) => changeSite({ ceilingM }, 'local ceiling')}
         />
@@ -176,15 +176,15 @@ export function PlacePanel({ aircraft, batteries, battery, conditions, advice, o
             {(advice.perTenMetres.charge * 100).toFixed(1)} % from here.
           </Note>
         )}
-      </Chosen>
-      <Chosen title="Other places to land">
+      </AsideSection>
+      <AsideSection title="Other places to land">
         <LandingPlaces
           places={site?.landingPlaces ?? []}
           onChange={(landingPlaces) => changeSite({ landingPlaces }, 'places to land')}
           from={site?.home ? 'From take-off' : 'From home'}
           onHome={setHome}
         />
-      </Chosen>
+      </AsideSection>
     </>
   );
 }

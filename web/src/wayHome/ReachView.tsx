@@ -26,7 +26,7 @@ const sizePx = 300;
 const middle = sizePx / 2;
 const radiusPx = 122;
 /** The circle shows the places in it legibly; a reach beyond it is cut at its rim. */
-const mostOverPlaces = 3.2;
+const maxOverPlaces = 3.2;
 const [dragDistanceM, dragBearingDeg] = [5, 5];
 
 /** How far it may be in each direction: with this wind, and in still air; home in the middle, north up. */
@@ -41,7 +41,7 @@ export function ReachView({ request, reaches, fresh, shots, onMove }: Props) {
   // While the aircraft is dragged the scale stands still.
   const [heldM, setHeldM] = useState<number | null>(null);
   const fittingM = niceAbove(
-    Math.min(Math.max(100, ...inWind, ...inStillAir, ...places), Math.max(100, ...places) * mostOverPlaces),
+    Math.min(Math.max(100, ...inWind, ...inStillAir, ...places), Math.max(100, ...places) * maxOverPlaces),
   );
   const farM = heldM ?? fittingM;
   const at = (distanceM: number, bearingDeg: number) => {

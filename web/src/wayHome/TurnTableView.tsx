@@ -3,8 +3,8 @@ import { Table } from '@mantine/core';
 import { bearing } from '../answers/air';
 import { percent, turnBackPercent } from '../fields/percent';
 import { Note } from '../parts/Note';
+import { ScrollTable } from '../parts/ScrollTable';
 import { Section } from '../parts/Section';
-import { Wide } from '../parts/Wide';
 import { useWriter } from '../state/units';
 import type { Calculated } from '../workers/useCalculated';
 import styles from './TurnTableView.module.css';
@@ -21,7 +21,7 @@ export function TurnTableView({ table, chargeNow }: Props) {
   const { directions, rows } = table.value;
   return (
     <Section title="When to turn, by distance and direction">
-      <Wide label="When to turn">
+      <ScrollTable label="When to turn">
         <Table data-old={!table.fresh || undefined} className={styles.table}>
           <Table.Thead>
             <Table.Tr>
@@ -56,7 +56,7 @@ export function TurnTableView({ table, chargeNow }: Props) {
             ))}
           </Table.Tbody>
         </Table>
-      </Wide>
+      </ScrollTable>
     </Section>
   );
 }

@@ -3,7 +3,7 @@ import {
   type BatteryRecord,
   confidenceOf,
   type DayAtPlace,
-  leastAtHome,
+  minAtHome,
   minutesAndSeconds,
   numbersOf,
   type OwnReturn,
@@ -27,9 +27,9 @@ import { NoneFlown } from '../parts/NoneFlown';
 import { Warning } from '../parts/Warning';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
-import { useChosen } from '../state/chosen';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
 import { fromHome, fromTakeoff, homeName } from '../state/home';
+import { usePreferences } from '../state/preferences';
 import { useWriter, type Writer } from '../state/units';
 import { atLiftOff } from './atLiftOff';
 import { LiftOffCard } from './LiftOffCard';
@@ -72,7 +72,7 @@ interface DeskProps {
 }
 
 function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
-  const charge = useChosen((state) => state.chargeThere);
+  const charge = usePreferences((state) => state.chargeThere);
   const edit = useRecords((state) => state.edit);
   const now = useMemo(
     () => returnRequestFor(aircraft, battery, conditions, charge),
@@ -165,7 +165,7 @@ function WayHomeDesk({ aircraft, batteries, battery, conditions }: DeskProps) {
 }
 
 function reserveOf({ spec: sheet, policy }: AircraftRecord): number {
-  return leastAtHome(policy, spec(sheet, 'forcedLandingCharge'));
+  return minAtHome(policy, spec(sheet, 'forcedLandingCharge'));
 }
 
 interface AnswerProps extends WayHome {

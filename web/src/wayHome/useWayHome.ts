@@ -2,15 +2,15 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   type DayAtPlace,
+  defaultReturnHeightM,
   type Outcome,
+  provisionalTurnBack,
   type Reaches,
   type ReturnAnswer,
   type ReturnBand,
   type ReturnRequest,
   returnAnswer,
   type TurnTable,
-  turnBackMeanwhile,
-  usualReturnHeightM,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { packAtTheHour } from '../state/atTheHour';
@@ -50,7 +50,7 @@ export function returnRequestFor(
       heightM: flight.heightM,
       charge,
     },
-    returnHeightM: flight.returnHeightM ?? usualReturnHeightM,
+    returnHeightM: flight.returnHeightM ?? defaultReturnHeightM,
     addedMassKg: flight.addedMassKg ?? null,
     mix: flight.mix.length > 0 ? flight.mix : null,
     // None are listed: that is not yet to say that nothing stands there.
@@ -102,5 +102,5 @@ function shownTurnBack(
 ): number | null {
   if (!value || !answer.ok) return null;
   if (fresh) return value.turnBackCharge.planned;
-  return turnBackMeanwhile(answer.value.turnBackCharge.p50, value.turnBackCharge);
+  return provisionalTurnBack(answer.value.turnBackCharge.p50, value.turnBackCharge);
 }

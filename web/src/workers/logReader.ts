@@ -6,11 +6,10 @@ import {
   type LoggedFlight,
   type LogLayout,
   type LogProblem,
-  laidOver,
   layoutOf,
+  mergeTrack,
   type Outcome,
   overlap,
-  placed,
   type ReadLog,
   type Refusal,
   RowReader,
@@ -19,6 +18,7 @@ import {
   readSamplesCsv,
   refuse,
   success,
+  withCoordinates,
   writeGeoJsonTrack,
   writeGpx,
   writeSamplesCsv,
@@ -26,14 +26,14 @@ import {
 import { expose } from 'comlink';
 
 /** What is larger is some other file. */
-const mostBytes = 100_000_000;
+const maxBytes = 100_000_000;
 /** A track is held as a whole while it is read. */
-const mostTrackBytes = 20_000_000;
+const maxTrackBytes = 20_000_000;
 /** As much of a file tells how it is written. */
 const headBytes = 65_536;
 
 /** How the files of one lot are to be read. */
-export interface Reading {
+export interface LogReading {
   readonly timeZone: string;
   readonly cellCount: number;
   /** Layouts that were corrected, by the headings of their files. */
@@ -67,7 +67,7 @@ interface Raw {
 
 /** Reads logs and tracks away from the thread that draws; logs are streamed, so that their length costs no memory but their rows. */
 const logReader = {
-  async read(files: readonly File[], reading: Reading, progress: Progress): Promise<FileRead[]> {
+  async read(files: readonly File[], reading: LogReading, progress: Progress): Promise<FileRead[]> {
     const bytes = files.reduce((sum, { size }) => sum + size, 0) || 1;
     let done = 0;
     const raws: Raw[] = [];
@@ -96,7 +96,7 @@ const logReader = {
   /** Kept samples as a track; null where they do not say where it was. */
   async track(samples: Blob, as: 'gpx' | 'geojson', groundM: number): Promise<string | null> {
     const log = readSamplesCsv(await samples.text());
-    if (placed(log.samples).length === 0) return null;
+    if (withCoordinates(log.samples).length === 0) return null;
     return as === 'gpx' ? writeGpx(log.samples, groundM) : writeGeoJsonTrack(log.samples, groundM);
   },
 };
@@ -111,7 +111,7 @@ function told(raw: Raw, tracks: readonly Raw[]): FileRead {
   if (!outcome.ok) return { name, hash, layout, refusal: outcome.refusal, ...nothing };
   const log = outcome.value;
   const track = layout && tracks.find((one) => one.outcome.ok && overlap(log, one.outcome.value));
-  const whole = track?.outcome.ok ? laidOver(log, track.outcome.value) : log;
+  const whole = track?.outcome.ok ? mergeTrack(log, track.outcome.value) : log;
   return {
     name,
     hash,
@@ -128,17 +128,17 @@ function told(raw: Raw, tracks: readonly Raw[]): FileRead {
   };
 }
 
-async function readFile(file: File, reading: Reading, progress: Progress): Promise<Raw> {
+async function readFile(file: File, reading: LogReading, progress: Progress): Promise<Raw> {
   const { name } = file;
   const nothing = { name, hash: '', layout: null };
   if (file.size === 0) return { ...nothing, outcome: refuse('not-a-log', 'The file is empty.') };
-  if (file.size > mostBytes) return { ...nothing, outcome: tooLarge() };
+  if (file.size > maxBytes) return { ...nothing, outcome: tooLarge() };
   const first = new Uint8Array(await file.slice(0, headBytes).arrayBuffer());
   const encoding = encodingOf(first);
   const head = new TextDecoder(encoding).decode(first);
   const begins = head.trimStart()[0] ?? '';
   if (begins === '<' || begins === '{') {
-    if (file.size > mostTrackBytes) return { ...nothing, outcome: tooLarge() };
+    if (file.size > maxTrackBytes) return { ...nothing, outcome: tooLarge() };
     const buffer = await file.arrayBuffer();
     const text = new TextDecoder(encoding).decode(buffer);
     progress(file.size);
@@ -155,7 +155,7 @@ async function readTable(
   file: File,
   head: string,
   encoding: string,
-  { timeZone, cellCount, layouts }: Reading,
+  { timeZone, cellCount, layouts }: LogReading,
   progress: Progress,
 ): Promise<Raw> {
   const found = layoutOf(head, timeZone);

@@ -50,7 +50,7 @@ export interface Fitting {
 
 /** The last fits by what they were made of: the same flights give the same one. */
 const known = new Map<string, Outcome<Fit>>();
-const mostKnown = 8;
+const maxKnown = 8;
 
 interface State {
   readonly key: string;
@@ -86,7 +86,7 @@ export function useFit(request: FitRequest | null, key: string): Fitting {
       (outcome) => {
         known.set(key, outcome);
         const [oldest] = known.keys();
-        if (known.size > mostKnown && oldest !== undefined) known.delete(oldest);
+        if (known.size > maxKnown && oldest !== undefined) known.delete(oldest);
         show({ outcome });
       },
       (error: Error) => show({ trouble: error.message }),

@@ -1,13 +1,13 @@
 import { proxy, type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { FileRead, LogReader, Reading } from './logReader';
+import type { FileRead, LogReader, LogReading } from './logReader';
 
 interface Reader {
   readonly files: readonly FileRead[] | null;
   /** 0–1 while files are read, else null. */
   readonly progress: number | null;
   readonly trouble: string | null;
-  read(files: readonly File[], reading: Reading): void;
+  read(files: readonly File[], reading: LogReading): void;
   cancel(): void;
   /** The samples of a flight that was read. */
   samples(hash: string, flightNumber: number): Promise<Blob>;
@@ -28,7 +28,7 @@ export function useLogReader(): Reader {
   }, []);
   useEffect(() => stop, [stop]);
   const read = useCallback(
-    (from: readonly File[], reading: Reading) => {
+    (from: readonly File[], reading: LogReading) => {
       stop();
       const own = new Worker(new URL('./logReader.ts', import.meta.url), { type: 'module' });
       worker.current = own;

@@ -2,8 +2,8 @@ import { spec } from '../../aircraft/aircraft';
 import { cellChargeOf } from '../../battery/gauge';
 import { drain, momentAtCharge } from '../../flight/drain';
 import { flyLegs } from '../../flight/legs';
-import { leastAtTouchdown } from '../../reserve/policy';
-import { held } from '../../units/held';
+import { minAtTouchdown } from '../../reserve/policy';
+import { getOrCreate } from '../../units/getOrCreate';
 import type { Pack, Problem } from '../request/problem';
 import { climbPowersW, hoverPowersW } from './equivalents';
 import type { Fleet, PackState } from './fleet';
@@ -71,7 +71,7 @@ export class Capacities {
   ): Capacity {
     const degree = Math.floor(temperatureC);
     const key = this.keyOf(pack, chargeNode, degree, weather);
-    const climbs = held(this.climbs, key, () =>
+    const climbs = getOrCreate(this.climbs, key, () =>
       this.climbsAway(pack, stateAt(pack, chargeNode, degree), weather),
     );
     if (climbs.every((one) => one)) return has;
@@ -80,7 +80,9 @@ export class Capacities {
 
   /** By draw. */
   private climbsAway(pack: Pack, state: PackState, weather: number): readonly boolean[] {
-    const climbW = held(this.climbPowers, pack.kind, () => climbPowersW(this.fleet, pack.kind, this.draws));
+    const climbW = getOrCreate(this.climbPowers, pack.kind, () =>
+      climbPowersW(this.fleet, pack.kind, this.draws),
+    );
     const contexts = this.fleet.contexts(pack, state, weather);
     const airC = this.airC(weather);
     return this.draws.map((draw, d) => {
@@ -92,7 +94,7 @@ export class Capacities {
 
   private held(map: Map<number, Capacity>, key: number, make: () => Capacity): Capacity {
     if (map.size * 2 * this.draws.length > maxHeld) map.clear();
-    return held(map, key, make);
+    return getOrCreate(map, key, make);
   }
 
   private atWarmth(pack: Pack, chargeNode: number, temperatureC: number, weather: number): Capacity {
@@ -120,16 +122,16 @@ export class Capacities {
   private drained(pack: Pack, state: PackState, weather: number, airC: number): Capacity {
     const { aircraft, request } = this.fleet.problem;
     const flown = (aircraft[pack.aircraftIndex] as Problem['aircraft'][number]).spec;
-    const leastGauge = leastAtTouchdown(request.policy, spec(flown, 'forcedLandingCharge'));
+    const minGauge = minAtTouchdown(request.policy, spec(flown, 'forcedLandingCharge'));
     const untilReserveS = new Float64Array(this.draws.length);
     const untilHalfS = new Float64Array(this.draws.length).fill(Number.POSITIVE_INFINITY);
-    const hoverW = held(this.hovers, pack.kind, () => hoverPowersW(this.fleet, pack.kind, this.draws));
+    const hoverW = getOrCreate(this.hovers, pack.kind, () => hoverPowersW(this.fleet, pack.kind, this.draws));
     const contexts = this.fleet.contexts(pack, state, weather);
     this.draws.forEach((draw, d) => {
       const context = contexts.of(draw);
       if (!context) return;
       const { cells, takeoff } = context;
-      const least = cellChargeOf(leastGauge, cells.hidden);
+      const least = cellChargeOf(minGauge, cells.hidden);
       const curve = drain(cells, hoverW[d] as number, airC, takeoff);
       if (curve.timeS.length === 0 || takeoff.charge <= least) return;
       untilReserveS[d] = momentAtCharge(curve, least).timeS;

@@ -6,7 +6,7 @@ import { gustyPowerW, standingPowerW } from '../../flight/powertrain';
 import { type HomeRule, heightHomeM } from '../../reserve/homing';
 import { track } from '../../reserve/plane';
 import { cruiseHomeMps, type Position, progressAlong, returnAirspeedMps } from '../../reserve/returnHome';
-import { held } from '../../units/held';
+import { getOrCreate } from '../../units/getOrCreate';
 import type { Take } from '../request/problem';
 import { workOf } from '../request/work';
 import type { Fleet } from './fleet';
@@ -40,15 +40,15 @@ abstract class HeldStretches implements Stretches {
 
   out(from: Take | null, to: Take): Stretch {
     const key = (from ? from.shotIndex + 1 : 0) * 1024 + to.shotIndex;
-    return held(this.stretches, key, () => this.makeOut(from, to));
+    return getOrCreate(this.stretches, key, () => this.makeOut(from, to));
   }
 
   home(from: Take): Stretch {
-    return held(this.stretches, -1 - from.shotIndex, () => this.makeHome(from));
+    return getOrCreate(this.stretches, -1 - from.shotIndex, () => this.makeHome(from));
   }
 
   work(take: Take): Stretch {
-    return held(this.stretches, -1025 - take.shotIndex, () => this.makeWork(take));
+    return getOrCreate(this.stretches, -1025 - take.shotIndex, () => this.makeWork(take));
   }
 
   protected abstract makeOut(from: Take | null, to: Take): Stretch;
@@ -118,7 +118,7 @@ export class EquivalentSeconds extends HeldStretches {
   private carrying({ loadKg }: Take): EquivalentSeconds {
     if (loadKg === this.loadKg) return this;
     const { fleet, kind, weather, draws } = this;
-    return held(this.laden, loadKg, () => new EquivalentSeconds(fleet, kind, weather, draws, loadKg));
+    return getOrCreate(this.laden, loadKg, () => new EquivalentSeconds(fleet, kind, weather, draws, loadKg));
   }
 
   protected makeOut(from: Take | null, to: Take): Stretch {
@@ -204,7 +204,7 @@ export class EquivalentSeconds extends HeldStretches {
   }
 
   private windsAt(heightM: number): Float64Array {
-    return held(this.winds, heightM, () => {
+    return getOrCreate(this.winds, heightM, () => {
       const made = new Float64Array(2 * this.drawn.length);
       this.drawn.forEach((one, d) => {
         const air = one?.inAir.atmosphere(heightM);
@@ -218,7 +218,7 @@ export class EquivalentSeconds extends HeldStretches {
   /** Equivalent seconds a second: standing in the wind, climbing there, or cruising home. */
   private rate(flow: 'climb' | 'stand' | 'cruise', heightM: number): Float64Array {
     const climbMps = flow === 'climb' ? spec(this.aircraft, 'climbSpeedMps') : 0;
-    return held(this.rates, `${flow} ${heightM}`, () =>
+    return getOrCreate(this.rates, `${flow} ${heightM}`, () =>
       this.each(({ inAir }, rate) => {
         const air = inAir.atmosphere(heightM);
         if (flow !== 'cruise') return rate(standingPowerW(inAir.powertrain, air, climbMps));

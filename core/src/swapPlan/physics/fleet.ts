@@ -4,7 +4,7 @@ import type { World } from '../../belief/belief';
 import { inTheAir, type SolvedAircraft, solvedBox, withBattery } from '../../belief/flightContext';
 import type { SolvedBox } from '../../flight/box';
 import { homeRuleOf } from '../../reserve/homing';
-import { held } from '../../units/held';
+import { getOrCreate } from '../../units/getOrCreate';
 import type { Pack, Problem } from '../request/problem';
 import { type FlyingRules, type TakeContext, WaysInAir } from './fly';
 
@@ -91,7 +91,7 @@ export class Fleet {
   /** The aircraft of a kind of pack in a weather. */
   aircraft(kind: number, weather: number): PerDraw<SolvedAircraft | null> {
     const { aircraft, battery } = this.problem.kinds[kind] as Problem['kinds'][number];
-    return held(this.solved, `${kind} ${weather}`, () => {
+    return getOrCreate(this.solved, `${kind} ${weather}`, () => {
       const conditions = this.weather(weather) as Conditions;
       const flight = { addedMassKg: aircraft.addedMassKg ?? null };
       const flown = { aircraft: aircraft.spec, battery, conditions, flight };
@@ -110,14 +110,14 @@ export class Fleet {
       const box = solvedBox({ aircraft: aircraft.spec, battery }, this.world(aircraftIndex, draw));
       return box.ok ? box.value : null;
     };
-    return held(this.boxes, kind, () => new PerDraw(solve));
+    return getOrCreate(this.boxes, kind, () => new PerDraw(solve));
   }
 
   /** A pack as it takes off in a weather. */
   contexts(pack: Pack, state: PackState, weather: number): PerDraw<TakeContext | null> {
     const key = `${pack.index} ${weather} ${state.asKept} ${state.charge} ${state.temperatureC}`;
     if (this.packsInAir.size >= maxPacksHeld && !this.packsInAir.has(key)) this.packsInAir.clear();
-    return held(this.packsInAir, key, () => {
+    return getOrCreate(this.packsInAir, key, () => {
       const battery = batteryAs(pack, state);
       const aircraft = this.aircraft(pack.kind, weather);
       const ways = this.ways(pack.kind, weather);
@@ -132,7 +132,7 @@ export class Fleet {
   }
 
   private ways(kind: number, weather: number): PerDraw<WaysInAir | null> {
-    return held(this.waysInAir, `${kind} ${weather}`, () => {
+    return getOrCreate(this.waysInAir, `${kind} ${weather}`, () => {
       const [aircraft, rules] = [this.aircraft(kind, weather), this.rules(kind)];
       return new PerDraw((draw) => {
         const solved = aircraft.of(draw);

@@ -1,5 +1,5 @@
 import { mayFail } from '../../statistics/orderStatistic';
-import { held } from '../../units/held';
+import { getOrCreate } from '../../units/getOrCreate';
 import { type Pack, type Problem, quarterS, type Take } from '../request/problem';
 import { Capacities, type Capacity, chargeSteps } from './capacity';
 import { EquivalentSeconds, type Stretches, StretchesBetween } from './equivalents';
@@ -111,7 +111,7 @@ export class Verdicts {
 
   /** In the draws that sums leave open. */
   private flownNear(departure: Departure): boolean {
-    return held(this.near, exactKey(departure), () => this.decide(departure));
+    return getOrCreate(this.near, exactKey(departure), () => this.decide(departure));
   }
 
   /** Too long in the likeliest world already, beyond the margin; seen without a look at the draws. */
@@ -172,7 +172,7 @@ export class Verdicts {
   /** The least gauge with which a charged pack may take off for it; null where even a full one is too little. */
   leastCharge(pack: Pack, temperatureC: number, weather: number, takes: readonly Take[]): number | null {
     const key = `${pack.index} ${Math.floor(temperatureC)} ${keyOf(pack.kind, weather, takes)}`;
-    return held(this.leasts, key, () => {
+    return getOrCreate(this.leasts, key, () => {
       const full = { charge: 1, temperatureC, asKept: false };
       return this.fits(pack, full, weather, takes) ? this.leastOf(pack, temperatureC, weather, takes) : null;
     });
@@ -258,7 +258,7 @@ export class Verdicts {
   flightsOf(kind: number, weather: number): Stretches {
     const { weathers, rowWeathers } = this.problem;
     const key = kind * (weathers.length + rowWeathers.length) + weather;
-    return held(this.flights, key, () => {
+    return getOrCreate(this.flights, key, () => {
       const around = this.rowsAround(weather);
       const ofRow = (row: number) => this.flightsOf(kind, weathers.length + row);
       const itself = new EquivalentSeconds(this.fleet, kind, weather, this.withLikeliest);

@@ -1,6 +1,6 @@
 import { weatherAtHour } from '../../air/hours';
 import type { Site } from '../../air/site';
-import { estimate, type Middle } from '../../estimate/estimate';
+import { estimate, type NominalBelief } from '../../estimate/estimate';
 import type { EstimateRequest } from '../../estimate/request';
 import type { Sentence } from '../../units/sentence';
 import type { PlanRequest } from '../request/request';
@@ -21,7 +21,7 @@ export function liftOffCautions(
   request: PlanRequest,
   { flights }: Pick<SwapPlan, 'flights'>,
   site: Pick<Site, 'tallestM' | 'ceilingM' | 'obstacles'> | null,
-  middles: Readonly<Record<string, Middle>>,
+  middles: Readonly<Record<string, NominalBelief>>,
 ): LiftOffCaution[] {
   const told = new Map<string, { caution: Sentence; flightNumbers: number[] }>();
   for (const flight of flights) {

@@ -11,7 +11,7 @@ import {
   inStrongerWind,
   type Otherwise,
   outlookOf,
-  type Planned,
+  type PlanInHand,
   withLongerTakes,
   withoutPins,
 } from './whatIf';
@@ -20,12 +20,12 @@ import {
 const maxBrought = 15;
 
 /** What would be left of a plan if something were otherwise. */
-interface Tried extends Pick<Robustness, 'change' | 'batteryId'> {
+interface TriedChange extends Pick<Robustness, 'change' | 'batteryId'> {
   readonly otherwise: Otherwise;
 }
 
 /** With the wind a third stronger, and with takes half as long again. What the request's work does not reach is left out. */
-export function ifRougher(plan: Planned, beliefs: Beliefs): Tried[] {
+export function outlooksInRougherConditions(plan: PlanInHand, beliefs: Beliefs): TriedChange[] {
   const { request, work } = plan.planner.problem;
   const changes = { wind: inStrongerWind(request), takes: withLongerTakes(request) };
   return (['wind', 'takes'] as const).flatMap((change) =>
@@ -36,7 +36,7 @@ export function ifRougher(plan: Planned, beliefs: Beliefs): Tried[] {
 }
 
 /** With each battery of it failing: none can do better than the plan. `met` hears plans that would do as things are. */
-export function ifBatteriesFail(plan: Planned, met: Candidate[]): Tried[] {
+export function outlooksIfBatteriesFail(plan: PlanInHand, met: Candidate[]): TriedChange[] {
   const { problem } = plan.planner;
   const flown = [...new Set(plan.found.draft.map(({ pack }) => pack))].sort((a, b) => a - b);
   return flown.flatMap((pack) => {
@@ -48,7 +48,7 @@ export function ifBatteriesFail(plan: Planned, met: Candidate[]): Tried[] {
 }
 
 /** Whether a plan would still do, by what was tried. */
-export function robustnessOf(plan: Planned, tried: readonly Tried[]): Robustness[] {
+export function robustnessOf(plan: PlanInHand, tried: readonly TriedChange[]): Robustness[] {
   return tried.map(({ otherwise, ...what }) => {
     const { takeoffs, endAt } = outlookOf(otherwise);
     const droppedShotIds = droppedShots(plan, otherwise.found);
@@ -56,14 +56,14 @@ export function robustnessOf(plan: Planned, tried: readonly Tried[]): Robustness
   });
 }
 
-function droppedShots({ planner: { problem }, found }: Planned, otherwise: Candidate): string[] {
+function droppedShots({ planner: { problem }, found }: PlanInHand, otherwise: Candidate): string[] {
   const has = placedTakes(problem, otherwise);
   const dropped = [...placedTakes(problem, found)].filter((index) => !has.has(index));
   return [...new Set(dropped.map((index) => (problem.takes[index] as Take).shot.id))];
 }
 
 /** Shots done against packs brought, the best first; with the chargers, and without any. `met` as there. */
-export function packsBrought(plan: Planned, met: Candidate[]): PacksBrought[] {
+export function packsBrought(plan: PlanInHand, met: Candidate[]): PacksBrought[] {
   const { problem } = plan.planner;
   const best = [...problem.packs].sort((a, b) => worthOf(b) - worthOf(a) || a.index - b.index);
   const ways = problem.chargingPlaces.length > 0 ? [false, true] : [false];
@@ -100,7 +100,7 @@ function worthOf({ battery, startCharge }: Pack): number {
 }
 
 /** What the shoot would come to without what the pilot pinned; null where nothing is pinned. As pinned, it is such a plan too. */
-export function outlookWithoutPins(plan: Planned, beliefs: Beliefs): Outlook | null {
+export function outlookWithoutPins(plan: PlanInHand, beliefs: Beliefs): Outlook | null {
   const { request, work } = plan.planner.problem;
   const free = withoutPins(request);
   return free && !work.isSpent() ? outlookOf(ifRequested(plan, free, beliefs)) : null;
@@ -111,7 +111,7 @@ const minWaitS = 600;
 const startStepS = 300;
 
 /** A later start for the same flights in the same order, down in the same minute; null where nothing is gained. */
-export function laterStartOf({ planner, found }: Planned): LaterStart | null {
+export function laterStartOf({ planner, found }: PlanInHand): LaterStart | null {
   const { problem } = planner;
   if (problem.flown.length > 0) return null;
   const waits = found.schedule.flights.map(({ wait, takeoffS }) => (wait ? takeoffS - wait.fromS : 0));

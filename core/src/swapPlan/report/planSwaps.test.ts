@@ -192,13 +192,13 @@ describe('at the pilot’s confidence', () => {
 
   test('the spare minutes are those it may go on at that confidence: so much longer still fits, a little more does not', () => {
     const [flight] = plan([shot('one', 8)], {}, beliefs).flights;
-    const mostMin = 8 + (flight?.spareS ?? 0) / 60;
-    const longest = plan([shot('one', mostMin - 0.02)], {}, beliefs).flights[0];
+    const maxMin = 8 + (flight?.spareS ?? 0) / 60;
+    const longest = plan([shot('one', maxMin - 0.02)], {}, beliefs).flights[0];
     expect(longest?.batteryId).toBe('a');
     // Six of 64 draws may fail, and then they do.
     expect(longest?.chanceEarly).toBeCloseTo(6 / 64, 9);
     const batteries = request.batteries.slice(0, 1);
-    expect(plan([shot('one', mostMin + 0.05)], { batteries }, beliefs).flights).toEqual([]);
+    expect(plan([shot('one', maxMin + 0.05)], { batteries }, beliefs).flights).toEqual([]);
   });
 
   test('the farther out the more charge to turn back at, and it is more than the middle flight would need', () => {

@@ -9,9 +9,9 @@ import type { Candidate } from '../search/search';
 import type { SwapPlan } from './answer';
 import { describePlan } from './describe';
 import {
-  ifBatteriesFail,
-  ifRougher,
   laterStartOf,
+  outlooksIfBatteriesFail,
+  outlooksInRougherConditions,
   outlookWithoutPins,
   packsBrought,
   robustnessOf,
@@ -77,16 +77,16 @@ function* plans(
   let last: Candidate | null = null;
   for (last of planner.better(onTry)) yield { plan: describePlan(planner, last, false), stage: 'better' };
   let found = last as Candidate;
-  let rougher: ReturnType<typeof ifRougher> | null = null;
+  let rougher: ReturnType<typeof outlooksInRougherConditions> | null = null;
   for (let round = 0; ; round++) {
     const planned = { planner, found };
     const alone = describePlan(planner, found, true);
     yield { plan: alone, stage: 'best' };
     const plan = { ...alone, unplaced: unplacedTakes(planned, beliefs) };
     if (plan.unplaced.length > 0) yield { plan, stage: 'best' };
-    rougher ??= ifRougher(planned, beliefs);
+    rougher ??= outlooksInRougherConditions(planned, beliefs);
     const met: Candidate[] = [];
-    const failing = ifBatteriesFail(planned, met);
+    const failing = outlooksIfBatteriesFail(planned, met);
     const packs = packsBrought(planned, met);
     // Fewer packs cannot do better: a plan that does was overlooked.
     const better = planner.betterOf(met, found);

@@ -15,7 +15,7 @@ import {
   oneMoreBattery,
   oneMoreCharger,
   otherLaunchPlaces,
-  type Planned,
+  type PlanInHand,
   plannerFor,
   resoughtBy,
   shorterTakes,
@@ -28,7 +28,7 @@ import {
 const reasonsShare = 0.8;
 
 /** Takes that are in no flight: why, and the smallest change that would place each, found by trying. */
-export function unplacedTakes(plan: Planned, beliefs: Beliefs): UnplacedTake[] {
+export function unplacedTakes(plan: PlanInHand, beliefs: Beliefs): UnplacedTake[] {
   const { problem } = plan.planner;
   const has = placedTakes(problem, plan.found);
   const left = problem.takes.filter(({ index }) => !has.has(index));
@@ -49,7 +49,7 @@ export function unplacedTakes(plan: Planned, beliefs: Beliefs): UnplacedTake[] {
 
 type Why = Sentence<UnplacedCode>;
 
-function whyNot(plan: Planned, take: Take, has: ReadonlySet<number>, alternatives: Alternatives): Why {
+function whyNot(plan: PlanInHand, take: Take, has: ReadonlySet<number>, alternatives: Alternatives): Why {
   const { problem } = plan.planner;
   const packs = problem.packs.filter(
     ({ aircraftIndex }) => take.aircraftIndex === null || take.aircraftIndex === aircraftIndex,
@@ -81,7 +81,7 @@ function whyNot(plan: Planned, take: Take, has: ReadonlySet<number>, alternative
 }
 
 /** Whether after all flights of a plan, however full its pack is by then, it is the weather that keeps a take on the ground. */
-function isTooRoughAfter({ planner, found }: Planned, packs: readonly Pack[], take: Take): boolean {
+function isTooRoughAfter({ planner, found }: PlanInHand, packs: readonly Pack[], take: Take): boolean {
   const scheduler = new Scheduler(planner.problem, planner.verdicts);
   return packs.every(({ index }) => {
     const after = scheduler.schedule([...found.draft, { pack: index, takes: [take] }], 'until-taken');
@@ -90,7 +90,7 @@ function isTooRoughAfter({ planner, found }: Planned, packs: readonly Pack[], ta
 }
 
 /** What of the request keeps a take out that some unused battery could fly: found by planning without it. */
-function whyNotThere({ planner: { problem } }: Planned, take: Take, alternatives: Alternatives): Why {
+function whyNotThere({ planner: { problem } }: PlanInHand, take: Take, alternatives: Alternatives): Why {
   const { request, work } = problem;
   const isFreed = (without: PlanRequest) => alternatives.places(without, take);
   if (take.shot.pin && isFreed(withShot(request, take.shot.id, (shot) => ({ ...shot, pin: null }))))
@@ -181,7 +181,7 @@ class Alternatives {
   private readonly placedShotIds: ReadonlySet<string>;
 
   constructor(
-    private readonly plan: Planned,
+    private readonly plan: PlanInHand,
     private readonly has: ReadonlySet<number>,
     private readonly beliefs: Beliefs,
   ) {

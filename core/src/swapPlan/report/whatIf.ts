@@ -1,7 +1,7 @@
 import type { Conditions } from '../../air/conditions';
 import type { LaunchPlace } from '../../air/site';
 import type { Belief } from '../../belief/belief';
-import { offPlane, seenFrom } from '../../reserve/plane';
+import { relativeTo, toPolar } from '../../reserve/plane';
 import { type Sentence, sentence } from '../../units/sentence';
 import { airAtStartC, type Problem, problemOf, type Take, withOverrides } from '../request/problem';
 import type { PlanBattery, PlanRequest } from '../request/request';
@@ -23,20 +23,20 @@ export interface Change {
 }
 
 /** A plan, and what it is asked of. */
-export interface Planned {
+export interface PlanInHand {
   readonly planner: Planner;
   readonly found: Candidate;
 }
 
 /** What becomes of a plan if things were otherwise. */
-export interface Otherwise extends Planned {
+export interface Otherwise extends PlanInHand {
   /** Whether the search stopped at the limit of its work. */
   readonly atLeast: boolean;
 }
 
 /** A plan with its request changed, beginning with what is left of it, sought until it is enough. */
 export function ifRequested(
-  plan: Planned,
+  plan: PlanInHand,
   request: PlanRequest,
   beliefs: Beliefs,
   isEnough?: IsEnough,
@@ -44,18 +44,18 @@ export function ifRequested(
   return resoughtBy(plan, plannerFor(plan, request, beliefs), isEnough);
 }
 
-export function plannerFor({ planner }: Planned, request: PlanRequest, beliefs: Beliefs): Planner {
+export function plannerFor({ planner }: PlanInHand, request: PlanRequest, beliefs: Beliefs): Planner {
   return planner.forAnother(problemOf(request, beliefs, planner.problem.work));
 }
 
 /** What another planner makes of a plan, beginning with what is left of it. */
-export function resoughtBy({ planner, found }: Planned, other: Planner, isEnough?: IsEnough): Otherwise {
+export function resoughtBy({ planner, found }: PlanInHand, other: Planner, isEnough?: IsEnough): Otherwise {
   return soughtAnew(other, draftFor(planner.problem, other.problem, found.draft), isEnough);
 }
 
 /** A plan with other packs or chargers at hand. */
 export function ifAtHand(
-  { planner, found }: Planned,
+  { planner, found }: PlanInHand,
   overrides: Parameters<typeof withOverrides>[1],
   isEnough: IsEnough,
 ): Otherwise {
@@ -82,7 +82,7 @@ function draftFor({ packs }: Problem, there: Problem, draft: PlanDraft): PlanDra
   });
 }
 
-export function outlookOf({ planner: { problem }, found }: Planned): Outlook {
+export function outlookOf({ planner: { problem }, found }: PlanInHand): Outlook {
   const takeoffs = problem.flown.length + found.draft.length;
   return {
     takesPlaced: placedTakes(problem, found).size,
@@ -218,8 +218,8 @@ export function withShot(request: PlanRequest, id: string, change: (shot: Shot) 
 export function fromPlace(shot: Shot, place: LaunchPlace, places: readonly LaunchPlace[]): Shot {
   const here = places.find(({ id }) => id === shot.launchPlaceId) ?? places[0];
   if (!here || here.id === place.id) return { ...shot, launchPlaceId: place.id };
-  const moved = offPlane({ eastM: place.eastM - here.eastM, northM: place.northM - here.northM });
-  return { ...seenFrom(moved, shot), launchPlaceId: place.id };
+  const moved = toPolar({ eastM: place.eastM - here.eastM, northM: place.northM - here.northM });
+  return { ...relativeTo(moved, shot), launchPlaceId: place.id };
 }
 
 const windier = 4 / 3;

@@ -1,5 +1,5 @@
 import { compareInstants } from '../../units/instant';
-import { dayS, longestShootS, mostPlanned, type PlanRequest } from './request';
+import { dayS, longestShootS, maxPlanned, type PlanRequest } from './request';
 import type { Shot } from './shot';
 import { windowsOf } from './windows';
 
@@ -37,8 +37,8 @@ function ofShoot(request: PlanRequest): Contradiction[] {
   if (landToLiftOffS != null && isInParts)
     say('swap.landToLiftOffS', 'Give the swap time as a whole or in parts, not both.', landToLiftOffS);
   const takes = shots.reduce((sum, shot) => sum + (shot.takes ?? 1), 0);
-  if (takes > mostPlanned.takes)
-    say('shots', `At most ${mostPlanned.takes} takes are planned at once, not ${takes}.`);
+  if (takes > maxPlanned.takes)
+    say('shots', `At most ${maxPlanned.takes} takes are planned at once, not ${takes}.`);
   return found;
 }
 
@@ -188,8 +188,8 @@ function ofOrder({ shots, order }: PlanRequest): Contradiction[] {
       else if (order === 'kept' && indexOf(id) > i)
         say('The order is kept, and that shot stands later in it.');
       else if (before.earliestAt != null && shot.latestAt != null) {
-        const leastS = before.durationS * (before.takes ?? 1) + shot.durationS;
-        const hasRoom = (Date.parse(shot.latestAt) - Date.parse(before.earliestAt)) / 1000 >= leastS;
+        const minS = before.durationS * (before.takes ?? 1) + shot.durationS;
+        const hasRoom = (Date.parse(shot.latestAt) - Date.parse(before.earliestAt)) / 1000 >= minS;
         if (!hasRoom) say('Its own latest time leaves no room after the earliest time of that shot.');
       }
     });

@@ -4,7 +4,7 @@ import type { LaunchPlace } from '../../air/site';
 import { labelEnergyWh } from '../../battery/battery';
 import { emptyToFullOf, fitsCharger } from '../../battery/charging';
 import { packMassKg } from '../../battery/packMass';
-import { takeoffCharge } from '../../battery/standing';
+import { takeoffCharge } from '../../battery/selfDischarge';
 import { packThermals } from '../../battery/thermal';
 import type { Belief } from '../../belief/belief';
 import { boxBattery } from '../../belief/flightContext';
@@ -13,13 +13,13 @@ import type { Position } from '../../reserve/returnHome';
 import { wholeMinuteFrom, wholeMinuteUntil } from './minutes';
 import {
   dayS,
+  defaultCoolingS,
+  defaultHandlingS,
+  defaultMoving,
   type PlanAircraft,
   type PlanBattery,
   type PlanRequest,
   swapS,
-  usualCoolingS,
-  usualHandlingS,
-  usualMoving,
 } from './request';
 import type { Shot } from './shot';
 import { type Window, windowsOf } from './windows';
@@ -168,10 +168,10 @@ export function problemOf(
     places: request.launchPlaces ?? [],
     kept: order === 'kept',
     swapS: swapS(request.swap),
-    coolingS: request.coolingS ?? usualCoolingS,
+    coolingS: request.coolingS ?? defaultCoolingS,
     moving: {
-      speedMps: request.moving?.speedMps ?? usualMoving.speedMps,
-      packUpS: request.moving?.packUpS ?? usualMoving.packUpS,
+      speedMps: request.moving?.speedMps ?? defaultMoving.speedMps,
+      packUpS: request.moving?.packUpS ?? defaultMoving.packUpS,
     },
     beginS: 0,
     untilS,
@@ -270,7 +270,7 @@ function chargingPlacesOf(
       emptyToFullS: batteries.map((battery) =>
         fitsCharger(charger, battery.aircraftId) ? emptyToFullOf(charger, labelEnergyWh(battery)) : null,
       ),
-      handlingS: wholeMinuteFrom(charger.handlingS ?? usualHandlingS),
+      handlingS: wholeMinuteFrom(charger.handlingS ?? defaultHandlingS),
       fromS: wholeMinuteFrom(Math.max(0, charger.fromAt ? secondsOf(charger.fromAt) : 0)),
       untilS: wholeMinuteUntil(Math.min(untilS, charger.untilAt ? secondsOf(charger.untilAt) : untilS)),
     };

@@ -114,15 +114,15 @@ export interface PlanRequest {
   readonly policy: Policy;
 }
 
-export const usualCoolingS = 900;
-export const usualHandlingS = 60;
+export const defaultCoolingS = 900;
+export const defaultHandlingS = 60;
 /** On foot with the gear (common practice). */
-export const usualMoving = { speedMps: 1.2, packUpS: 180 } as const;
+export const defaultMoving = { speedMps: 1.2, packUpS: 180 } as const;
 export const dayS = 86_400;
 /** A longer shoot is two: light and weather are looked through from its start to its end. */
 export const longestShootS = 2 * dayS;
 
-export const mostPlanned = {
+export const maxPlanned = {
   aircraft: 2,
   batteries: 40,
   chargers: 12,

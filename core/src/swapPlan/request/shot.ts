@@ -82,8 +82,8 @@ export const shotRanges = {
   flightNumber: { label: 'Flight', unit: '', siPerUnit: 1, min: 1, max: 500, step: 1, whole: true },
 } as const satisfies Record<string, Quantity>;
 
-export const mostShots = 500;
-export const mostBatteriesOfShoot = 200;
+export const maxShots = 500;
+export const maxBatteriesOfShoot = 200;
 
 export const shootRanges = {
   swapTimeS: { label: 'Swap time', unit: 'min', siPerUnit: 60, min: 0, max: 3600, step: 0.5, clock: true },

@@ -1,5 +1,5 @@
 import { mayFail } from '../../statistics/orderStatistic';
-import { held } from '../../units/held';
+import { getOrCreate } from '../../units/getOrCreate';
 import { type Departure, type ExactFlight, isSure, sureFlight } from '../physics/exactFlight';
 import { Fleet } from '../physics/fleet';
 import { hardestDraws } from '../physics/hardestDraws';
@@ -72,7 +72,7 @@ export class Certainty {
   /** By sums where they leave no doubt, else flown in the hardest draws, of which as many may fail as of all. */
   private isNearlySure(departure: Departure): boolean {
     const { fleet, hardest, flownFirst, sureInHardest } = this;
-    return held(sureInHardest, departureKey(departure), () => {
+    return getOrCreate(sureInHardest, departureKey(departure), () => {
       const { pack, state, weather, takes } = departure;
       const is =
         hardest.surely(pack, state, weather, takes) === true ||

@@ -34,6 +34,6 @@ export const efforts: Readonly<Record<PlanEffort, readonly Passes[]>> = {
 export const doubtTries = (takes: number) => Math.ceil(Math.min(600, 12_000 / takes));
 
 /** In takes; weather that changes makes each flight twice the work. */
-export function weightOf({ takes, weathers }: Problem): number {
+export function searchWeightOf({ takes, weathers }: Problem): number {
   return takes.length * (weathers.length > 1 ? 2 : 1);
 }

@@ -7,9 +7,9 @@ import { packsShare, searchShare } from '../request/work';
 import { type Bound, boundOf, packingBoundOf } from './bound';
 import { Certainty, type Draws } from './certainty';
 import type { PlanDraft } from './draft';
-import { doubtTries, efforts, type Passes, weightOf } from './efforts';
+import { doubtTries, efforts, type Passes, searchWeightOf } from './efforts';
 import { bestOfAll } from './exactPlan';
-import { Progress } from './progress';
+import { SearchProgress } from './progress';
 import { isBetter, placesMore } from './rank';
 import type { TimedFlight } from './schedule';
 import { type Candidate, Search, type Tries, warmth } from './search';
@@ -102,14 +102,14 @@ export class Planner {
     onShare?: (share: number) => void,
   ): Generator<Candidate, void> {
     let best = from;
-    for (const step of this.steps(isEnough, new Progress(onShare)))
+    for (const step of this.steps(isEnough, new SearchProgress(onShare)))
       for (const better of step(best)) {
         best = better;
         yield best;
       }
   }
 
-  private steps(isEnough: IsEnough, progress: Progress): Step[] {
+  private steps(isEnough: IsEnough, progress: SearchProgress): Step[] {
     const passes = efforts[this.effort].map((one) => ({
       isOfDetails: one.warmth === warmth.details,
       step: (from: Candidate) => this.passes(from, one, isEnough, progress),
@@ -127,9 +127,9 @@ export class Planner {
     from: Candidate,
     passes: Passes,
     isEnough: IsEnough,
-    progress: Progress,
+    progress: SearchProgress,
   ): Generator<Candidate, void> {
-    const weight = weightOf(this.problem);
+    const weight = searchWeightOf(this.problem);
     const tries = passes.tries(weight);
     let [best, crowded]: [Candidate, Candidate | null] = [from, null];
     for (let i = 0; i < passes.max && tries > 0; i++) {
@@ -155,7 +155,7 @@ export class Planner {
   private *pass(
     from: Candidate,
     how: Pick<Tries, 'tries' | 'isAfresh' | 'warmth'>,
-    progress: Progress,
+    progress: SearchProgress,
   ): Generator<Candidate, void> {
     let [best, last, lastAt] = [from, from, 0];
     const candidates = this.search.improved(from, {

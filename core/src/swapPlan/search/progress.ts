@@ -1,5 +1,5 @@
 /** How far a search is, in tries, and when it last came upon something better. */
-export class Progress {
+export class SearchProgress {
   /** How many passes there were. */
   passes = 0;
   private done = 0;

@@ -1,5 +1,5 @@
 import { gaugeOf } from '../../battery/gauge';
-import { held } from '../../units/held';
+import { getOrCreate } from '../../units/getOrCreate';
 import { once } from '../../units/once';
 import type { PackState } from '../physics/fleet';
 import { beforeTakeoff, flyTake } from '../physics/fly';
@@ -87,7 +87,7 @@ class Standing {
   ) {}
 
   after(key: string, make: () => Standing | BlockReason): Standing | BlockReason {
-    return held(this.following, key, make);
+    return getOrCreate(this.following, key, make);
   }
 
   /** How a pack came down from the last of these flights that was its own. */
@@ -142,7 +142,7 @@ export class Scheduler {
       this.timedCount = 0;
       this.roots = new Map();
     }
-    return held(this.roots, rule, () => this.begun());
+    return getOrCreate(this.roots, rule, () => this.begun());
   }
 
   /** After what is flown already. */

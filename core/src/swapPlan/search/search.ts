@@ -1,5 +1,5 @@
 import { randomNumbers, shuffled } from '../../statistics/random';
-import { held } from '../../units/held';
+import { getOrCreate } from '../../units/getOrCreate';
 import { atItsBest } from '../physics/fleet';
 import type { Verdicts } from '../physics/verdicts';
 import type { Pack, Problem, Take } from '../request/problem';
@@ -195,7 +195,7 @@ export class Search {
       const pack = this.problem.packs[flight.pack] as Pack;
       const timed = schedule.flights[f] as TimedFlight;
       const first = flight.takes[0] as Take;
-      if (first.placeIndex !== take.placeIndex || !mayFly(pack, take)) return;
+      if (first.placeIndex !== take.placeIndex || !canFly(pack, take)) return;
       for (let at = 0; at <= flight.takes.length; at++) {
         if (this.problem.kept && !isBetween(draft, f, at, take)) continue;
         const takes = [...flight.takes.slice(0, at), take, ...flight.takes.slice(at)];
@@ -221,7 +221,7 @@ export class Search {
     const perStrength = this.random() < weakFirst ? 100 : -100;
     for (const pack of this.problem.packs) {
       const isUsed = used.has(pack.index);
-      if (this.problem.excludedPacks.has(pack.index) || !mayFly(pack, take) || (isUsed && !charges)) continue;
+      if (this.problem.excludedPacks.has(pack.index) || !canFly(pack, take) || (isUsed && !charges)) continue;
       if (!this.couldFly(pack, [take])) continue;
       for (let at = draft.length; at >= 0; at--) {
         if (this.problem.kept && !isBetween(draft, at, null, take)) continue;
@@ -237,14 +237,14 @@ export class Search {
   couldBeFlown(take: Take): boolean {
     const { packs, excludedPacks } = this.problem;
     return packs.some(
-      (pack) => !excludedPacks.has(pack.index) && mayFly(pack, take) && this.couldFly(pack, [take]),
+      (pack) => !excludedPacks.has(pack.index) && canFly(pack, take) && this.couldFly(pack, [take]),
     );
   }
 
   /** Whether a pack flies some takes with all it could ever have, in the weather there is or in one of those worth waiting for. */
   private couldFly(pack: Pack, takes: readonly Take[]): boolean {
     const key = `${pack.index} ${takes.map(({ shotIndex }) => shotIndex).join()}`;
-    return held(this.possible, key, () => {
+    return getOrCreate(this.possible, key, () => {
       const { weathers, weatherKnots, chargingPlaces } = this.problem;
       const states = atItsBest(pack, chargingPlaces.length > 0);
       if (weathers.length === 1) return states.some((state) => this.verdicts.fits(pack, state, 0, takes));
@@ -337,7 +337,7 @@ function strength({ startCharge, battery }: Pack): number {
   return startCharge * (battery.health ?? 1) * (1 - (battery.cycles ?? 0) / 2000);
 }
 
-function mayFly({ aircraftIndex, battery }: Pack, { aircraftIndex: wanted, shot }: Take): boolean {
+function canFly({ aircraftIndex, battery }: Pack, { aircraftIndex: wanted, shot }: Take): boolean {
   if (shot.pin?.batteryId != null && shot.pin.batteryId !== battery.id) return false;
   return wanted === null || wanted === aircraftIndex;
 }

@@ -1,10 +1,10 @@
 import type { DayContent, PlaceContent } from '@acorn-tally/core';
 
 /** Where a new database begins: open ground at the sea. */
-export const usualPlace: PlaceContent = { name: 'My site', elevationM: 0, roughnessM: 0.1 };
+export const defaultPlace: PlaceContent = { name: 'My site', elevationM: 0, roughnessM: 0.1 };
 
 /** When: a mild day with a light wind, as a forecast for 10 m gives it. */
-export function usualDay(now: Date): Omit<DayContent, 'placeId'> {
+export function defaultDay(now: Date): Omit<DayContent, 'placeId'> {
   return {
     at: now.toISOString(),
     weather: {

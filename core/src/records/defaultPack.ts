@@ -1,12 +1,12 @@
 import type { Battery } from '../battery/battery';
 import type { BatteryKeeping } from '../battery/keeping';
-import { chargedFull } from '../battery/standing';
+import { chargedFull } from '../battery/selfDischarge';
 
 /** A new pack has the air's temperature until somebody says where it waits. */
 export const newAndFull = { startCharge: chargedFull, startTemperatureC: null, cycles: 0 } as const;
 
 /** The pack of the class that most begin with, to begin the batteries of an aircraft that has none. */
-export const usualPack: Battery = {
+export const defaultPack: Battery = {
   ...newAndFull,
   ratedCapacityMah: 2300,
   cellCount: 2,
@@ -15,4 +15,4 @@ export const usualPack: Battery = {
 };
 
 /** How a new pack is kept until its owner says otherwise: nothing is claimed of it, and the estimate errs short. */
-export const usualKeeping: BatteryKeeping = { keptAt: 'outside' };
+export const defaultKeeping: BatteryKeeping = { keptAt: 'outside' };

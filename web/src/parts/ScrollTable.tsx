@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** What may be wider than the screen scrolls by itself, by keyboard too, and never widens the page. */
-export function Wide({ label, minWidth = 0, className, children }: Props) {
+export function ScrollTable({ label, minWidth = 0, className, children }: Props) {
   return (
     <Table.ScrollContainer
       type="native"

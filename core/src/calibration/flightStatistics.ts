@@ -9,7 +9,7 @@ const freedoms = 4;
  * effects, r the residuals, each weighed by the rest of the noise. With it the flight at any weight of its own effects, and
  * about any point near by, costs a few small products (Woodbury's identity; Golub & Van Loan, ch. 2.1).
  */
-export interface Heard {
+export interface FlightStatistics {
   readonly ss: Matrix;
   readonly sn: Matrix;
   readonly nn: Matrix;
@@ -17,11 +17,11 @@ export interface Heard {
   readonly nr: Matrix;
 }
 
-export function heardOf(
+export function flightStatisticsOf(
   slopes: readonly (readonly number[])[],
   residuals: readonly number[],
   { effects, rest }: FlightNoise,
-): Heard {
+): FlightStatistics {
   const unknowns = slopes[0]?.length ?? 0;
   const own = effects[0]?.length ?? 0;
   const all = slopes.map((row, i) => [...row, ...(effects[i] as number[]), residuals[i] as number]);
@@ -42,7 +42,7 @@ export function heardOf(
 }
 
 /** A flight at one weight of its own effects. */
-export interface Said {
+export interface FlightInformation {
   readonly weight: number;
   /** The curvature of its misfit over the unknowns, and its pull downhill. */
   readonly curvature: Matrix;
@@ -50,11 +50,11 @@ export interface Said {
   /** (w·I + NᵀN)⁻¹: from what is missed to the effects that explain it best. Null for a flight without effects. */
   readonly toEffects: Matrix | null;
   /** How many directions of its own effects its readings tell: the trace of that times NᵀN. */
-  readonly told: number;
+  readonly effectiveEffects: number;
 }
 
-export function saidWith({ ss, sn, nn, sr, nr }: Heard, weight: number): Said {
-  if (nn.rows === 0) return { weight, curvature: ss, pull: sr, toEffects: null, told: 0 };
+export function informationAt({ ss, sn, nn, sr, nr }: FlightStatistics, weight: number): FlightInformation {
+  if (nn.rows === 0) return { weight, curvature: ss, pull: sr, toEffects: null, effectiveEffects: 0 };
   const bound = nn.clone();
   for (let i = 0; i < nn.rows; i++) bound.set(i, i, bound.get(i, i) + weight);
   const toHalf = whitener(bound)(Matrix.eye(nn.rows));
@@ -66,15 +66,19 @@ export function saidWith({ ss, sn, nn, sr, nr }: Heard, weight: number): Said {
     curvature: back.mmul(half).mul(-1).add(ss),
     pull: back.mmul(toHalf.mmul(nr)).mul(-1).add(sr),
     toEffects,
-    told: nn.rows - weight * toEffects.trace(),
+    effectiveEffects: nn.rows - weight * toEffects.trace(),
   };
 }
 
 /**
- * The weight of a flight's own effects some way from where it was heard: (ν + k) / (ν + |u|²), where u is the effect that
+ * The weight of a flight's own effects some way from where its statistics were taken: (ν + k) / (ν + |u|²), where u is the effect that
  * explains its misses best, in deviations, and k how many directions of it they tell at all. No flight counts for more than one.
  */
-export function weightOf({ sn, nr }: Heard, { toEffects, told }: Said, moved: Matrix | null): number {
+export function studentWeight(
+  { sn, nr }: FlightStatistics,
+  { toEffects, effectiveEffects: told }: FlightInformation,
+  moved: Matrix | null,
+): number {
   if (!toEffects) return 1;
   const missed = moved ? Matrix.sub(nr, sn.transpose().mmul(moved)) : nr;
   const explained = toEffects.mmul(missed);

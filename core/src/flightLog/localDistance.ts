@@ -1,5 +1,5 @@
 /** A place on the earth, where a sample says it. */
-export interface Placed {
+export interface WithCoordinates {
   readonly latitudeDeg: number;
   readonly longitudeDeg: number;
 }
@@ -9,8 +9,8 @@ const metresPerDegree = 111_195;
 
 /** Metres east and north of a place: flat, which over a flight's kilometres is right to some thousandths. */
 export function eastAndNorthOf(
-  from: Placed,
-  to: Placed,
+  from: WithCoordinates,
+  to: WithCoordinates,
 ): { readonly eastM: number; readonly northM: number } {
   const shrink = Math.cos((to.latitudeDeg * Math.PI) / 180);
   return {
@@ -19,14 +19,16 @@ export function eastAndNorthOf(
   };
 }
 
-export function apartM(from: Placed, to: Placed): number {
+export function localDistanceM(from: WithCoordinates, to: WithCoordinates): number {
   const { eastM, northM } = eastAndNorthOf(from, to);
   return Math.hypot(eastM, northM);
 }
 
 /** Those samples that say where they were. */
-export function placed<Sample extends Partial<Placed>>(samples: readonly Sample[]): (Sample & Placed)[] {
+export function withCoordinates<Sample extends Partial<WithCoordinates>>(
+  samples: readonly Sample[],
+): (Sample & WithCoordinates)[] {
   return samples.filter(
-    (one): one is Sample & Placed => one.latitudeDeg !== undefined && one.longitudeDeg !== undefined,
+    (one): one is Sample & WithCoordinates => one.latitudeDeg !== undefined && one.longitudeDeg !== undefined,
   );
 }

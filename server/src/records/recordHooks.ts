@@ -18,39 +18,43 @@ import type { Reader } from '../database/database';
 import type { Stores } from '../database/stores';
 
 /** What stands beside a record: made once with it, left out of lists, or told there. */
-interface Beside<K extends Kind> {
+interface RecordHooks<K extends Kind> {
   /** Made once, when the record is; before it waits for its turn to be written. */
-  readonly made?: (content: Content<K>, stores: Stores, calculator: Calculator) => Promise<Kinds[K]['made']>;
+  readonly onCreate?: (
+    content: Content<K>,
+    stores: Stores,
+    calculator: Calculator,
+  ) => Promise<Kinds[K]['made']>;
   /** What stands in its place where it takes long: the record is written first, and it follows. */
   readonly provisional?: (content: Content<K>, stores: Stores) => Promise<Kinds[K]['made']>;
   /** Whether what a record has is still to follow. */
   readonly isProvisional?: (record: KeptRecord<K>) => boolean;
   /** Whether a new content asks for that to be made anew. */
-  readonly remade?: (content: Content<K>, kept: KeptRecord<K>) => boolean;
+  readonly mustRecreate?: (content: Content<K>, kept: KeptRecord<K>) => boolean;
   /** As a list shows it: what is large comes with the record only. */
-  readonly listed?: (record: KeptRecord<K>) => object;
+  readonly toListItem?: (record: KeptRecord<K>) => object;
   /** What follows from a record and a list tells beside it: no part of what is kept, nor of what is sent back. */
-  readonly told?: (record: KeptRecord<K>) => object | null;
+  readonly computed?: (record: KeptRecord<K>) => object | null;
 }
 
-export const beside: { readonly [K in Kind]?: Beside<K> } = {
+export const recordHooks: { readonly [K in Kind]?: RecordHooks<K> } = {
   places: {
     /** The zone its coordinates lie in, which takes a large map to find. */
-    told: ({ coordinates }) => (coordinates ? { timeZone: timeZoneAt(coordinates) } : null),
+    computed: ({ coordinates }) => (coordinates ? { timeZone: timeZoneAt(coordinates) } : null),
   },
   testFlights: {
-    made: async (content, stores, calculator) => ({
+    onCreate: async (content, stores, calculator) => ({
       estimate: await estimateAsFlown(content, stores, calculator),
     }),
     provisional: async (content, stores) => ({
       estimate: { request: (await asFlown(content, stores)).request, answer: null, refusal: null },
     }),
     isProvisional: ({ estimate: { answer, refusal } }) => answer === null && refusal === null,
-    remade: ({ estimatedAt }, kept) => estimatedAt != null && estimatedAt !== kept.estimatedAt,
-    listed: ({ estimate: _, ...record }) => record,
-    told: (record) => testOutcome(record, Date.now()),
+    mustRecreate: ({ estimatedAt }, kept) => estimatedAt != null && estimatedAt !== kept.estimatedAt,
+    toListItem: ({ estimate: _, ...record }) => record,
+    computed: (record) => testOutcome(record, Date.now()),
   },
-  fits: { listed: listedFit },
+  fits: { toListItem: listedFit },
 };
 
 /** Estimates the flight as it was flown; that answer stays with it for good, whatever is learned later. */

@@ -6,7 +6,7 @@ import { lazyPart } from '../state/lazyPart';
 const FirstSteps = lazyPart(async () => (await import('../firstSteps/FirstSteps')).FirstSteps);
 
 /** The view, or where there is no aircraft yet, the steps to the first one. */
-export function Equipped() {
+export function RequireAircraft() {
   const isEmpty = useRecords((state) => state.aircraft.length === 0);
   const conditions = useConditions();
   if (!conditions) return null;

@@ -20,13 +20,13 @@ export const storageCharge = 0.6;
 const smartDaysToStorage = 5;
 
 /** What stands for an empty field: a plain pack has no electronics to shed charge with, others do (common practice). */
-export function usualDaysToStorage(battery: PackLabel): number {
+export function defaultDaysToStorage(battery: PackLabel): number {
   return chemistryOf(battery) === 'lithium-polymer' ? 0 : smartDaysToStorage;
 }
 
 /** Days in which a pack brings itself to storage charge; 0 where it never does. */
 export function daysToStorageOf(battery: Battery): number {
-  return battery.daysToStorage ?? usualDaysToStorage(battery);
+  return battery.daysToStorage ?? defaultDaysToStorage(battery);
 }
 
 /** What a full pack shows at take-off: start-up and the wait for satellites cost a percent or two (common practice). */

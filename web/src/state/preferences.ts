@@ -1,4 +1,4 @@
-import { type ChosenUnits, metricUnits, usualWhatIfs, type WhatIf } from '@acorn-tally/core';
+import { type ChosenUnits, defaultWhatIfs, metricUnits, type WhatIf } from '@acorn-tally/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -28,7 +28,7 @@ interface Chosen {
   choose(change: Partial<Omit<Chosen, 'choose'>>): void;
 }
 
-export const useChosen = create<Chosen>()(
+export const usePreferences = create<Chosen>()(
   persist(
     (set) => ({
       aircraftId: null,
@@ -40,7 +40,7 @@ export const useChosen = create<Chosen>()(
       look: 'paper',
       units: metricUnits,
       voice: 'off',
-      whatIfs: usualWhatIfs,
+      whatIfs: defaultWhatIfs,
       chargeThere: 0.5,
       choose: (change) => set(change),
     }),

@@ -1,5 +1,5 @@
 import type { Step } from './changes';
-import { numberedBefore } from './history';
+import { numberedBefore } from './undoHistory';
 
 const step = (ordinal: number): Step => ({ label: '', key: '', at: 0, ordinal, offered: false, changes: [] });
 const ordinals = (steps: readonly Step[]) => steps.map(({ ordinal }) => ordinal);

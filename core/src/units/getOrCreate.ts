@@ -5,7 +5,7 @@ interface Held<Key, Value> {
 }
 
 /** What a map holds by a key, made where it does not yet; no value is undefined. */
-export function held<Key, Value>(map: Held<Key, Value>, key: Key, make: () => Value): Value {
+export function getOrCreate<Key, Value>(map: Held<Key, Value>, key: Key, make: () => Value): Value {
   const known = map.get(key);
   if (known !== undefined) return known;
   const made = make();

@@ -1,5 +1,5 @@
 /** As the first word of a sentence. */
-export function capital(text: string): string {
+export function capitalize(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 

@@ -1,4 +1,4 @@
-import type { LocalStore, Shelved, Surroundings } from './surroundings';
+import type { Dependencies, LocalStore, StoredState } from './dependencies';
 
 /** A browser whose database is slow must not keep the pilot from his records for longer. */
 const maxWaitMs = 2000;
@@ -6,9 +6,9 @@ const retryMs = 5000;
 
 /** What the keeper reads and writes of the store. */
 export interface KeptStore {
-  get(): Shelved;
+  get(): StoredState;
   /** Takes up what an earlier page left, under what was done since. */
-  restore(left: Shelved): void;
+  restore(left: StoredState): void;
   /** Whether all that is shown stands in this browser's database. */
   setKept(isKept: boolean): void;
 }
@@ -17,7 +17,7 @@ export interface KeptStore {
  * Keeps what waits and what can be undone. One write at a time: what comes meanwhile is in the next. Nothing is written before what
  * an earlier page left was read, however late that comes, and a write that failed is tried again.
  */
-export class Keeper {
+export class Persister {
   private reading: Promise<void> | null = null;
   private isRestored = false;
   private isBehind = false;
@@ -26,7 +26,7 @@ export class Keeper {
   constructor(
     private readonly local: LocalStore,
     private readonly store: KeptStore,
-    private readonly later: Surroundings['later'],
+    private readonly later: Dependencies['later'],
   ) {}
 
   /** Takes up what was left; a database that does not answer in time is taken up when it does. */

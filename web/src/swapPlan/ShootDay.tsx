@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** The day a shoot is for, where there are several: on another it begins at the same time of day. */
-export function WhichDay({ shoot, conditions }: Props) {
+export function ShootDay({ shoot, conditions }: Props) {
   const days = useDaysToChoose();
   const edit = useRecords((state) => state.edit);
   if (days.length < 2) return null;

@@ -10,7 +10,7 @@ const ownNames = ['localhost', '127.0.0.1', '[::1]'];
  * its own (DNS rebinding) names that in Host, and one that merely writes names itself in Origin (Fetch standard). So the
  * host is one of ours, and whatever writes or reckons comes from a page of that host or from no page.
  */
-export function door(otherHosts: readonly string[]) {
+export function hostGuard(otherHosts: readonly string[]) {
   const names = new Set([...ownNames, ...otherHosts.map((host) => host.toLowerCase())]);
   return (request: Request, response: Response, next: NextFunction) => {
     const wrong = stranger(request, names);
@@ -40,7 +40,7 @@ function hostOf(origin: string): string | null {
 }
 
 const deepest = 24;
-const mostParts = 50_000;
+const maxParts = 50_000;
 const longestList = 1000;
 
 /** No body that we know is deeper, has more parts or a longer list than this; so much is looked through before anything else is done. */
@@ -56,7 +56,7 @@ function tooMuch(body: unknown): string | null {
   for (let depth = 0; level.length > 0; depth++) {
     if (depth > deepest) return `The body is nested more than ${deepest} deep.`;
     parts += level.length;
-    if (parts > mostParts) return `The body has more than ${mostParts} parts.`;
+    if (parts > maxParts) return `The body has more than ${maxParts} parts.`;
     const inner: unknown[] = [];
     for (const part of level) {
       if (typeof part !== 'object' || part === null) continue;

@@ -1,7 +1,7 @@
-import { Keeper } from './keeper';
-import type { Shelved } from './surroundings';
+import type { StoredState } from './dependencies';
+import { Persister } from './persister';
 
-const nothing: Shelved = { waiting: [], done: [], undone: [] };
+const nothing: StoredState = { waiting: [], done: [], undone: [] };
 
 test('a write that failed is tried again by itself, and only then all is kept', async () => {
   let isFull = true;
@@ -16,7 +16,7 @@ test('a write that failed is tried again by itself, and only then all is kept', 
     },
   };
   const store = { get: () => nothing, restore() {}, setKept: (isKept: boolean) => void kept.push(isKept) };
-  const keeper = new Keeper(local, store, (_, run) => {
+  const keeper = new Persister(local, store, (_, run) => {
     waits.push(run);
     return () => undefined;
   });

@@ -5,7 +5,7 @@ import { type AnyRecord, contentOf } from './kinds';
 export type Base = AnyRecord | 'never' | 'removed';
 
 /** Why a record is not sent on: the pilot has to say what is right. */
-export type Halt =
+export type BlockReason =
   /** Somebody else changed it, or removed it (null). */
   | { readonly why: 'changed'; readonly theirs: AnyRecord | null }
   /** The server does not take it. */
@@ -15,7 +15,7 @@ export type Halt =
 type Sent = object | 'removal';
 
 /** A record that is not yet on the server as it is shown. Plain values, so that it can be kept. */
-export interface Waiting {
+export interface PendingWrite {
   readonly kind: Kind;
   readonly id: string;
   readonly base: Base;
@@ -27,14 +27,14 @@ export interface Waiting {
   readonly key: string;
   /** What was sent and not answered: it may have come there, or not. */
   readonly sent: readonly Sent[];
-  readonly halt: Halt | null;
+  readonly halt: BlockReason | null;
 }
 
 /** What waits after one more change of a record; null where nothing is left to be written. */
-export function waitingAfter(
-  before: Waiting | undefined,
-  next: Pick<Waiting, 'kind' | 'id' | 'base' | 'mine' | 'shown' | 'key'>,
-): Waiting | null {
+export function pendingAfterEdit(
+  before: PendingWrite | undefined,
+  next: Pick<PendingWrite, 'kind' | 'id' | 'base' | 'mine' | 'shown' | 'key'>,
+): PendingWrite | null {
   const { base, sent, halt } = before ?? { ...next, sent: [], halt: null };
   // What never got there, nor is on its way, need not be removed there.
   if (next.mine === null && typeof base === 'string' && sent.length === 0) return null;
@@ -45,25 +45,37 @@ export function waitingAfter(
  * What an earlier page left unsent of a record, and a change of it made before that could be read: the fields that this change
  * touched are as it says, all others as they were left.
  */
-export function waitingOver(left: Waiting, next: Waiting): Waiting {
+export function pendingOver(left: PendingWrite, next: PendingWrite): PendingWrite {
   const sent = [...left.sent, ...next.sent];
   if (left.mine === null || next.mine === null || typeof next.base === 'string')
-    return { ...next, base: left.base, sent, halt: left.halt?.why === 'changed' ? left.halt : next.halt };
+    return {
+      ...next,
+      base: left.base,
+      sent,
+      halt: left.halt?.why === 'changed' ? left.halt : next.halt,
+    };
   const read = contentOf(next.base) as object as Readonly<Record<string, unknown>>;
   const touched = Object.entries(next.mine).filter(([name, value]) => !same(value, read[name]));
   const mine = { ...left.mine, ...Object.fromEntries(touched) };
   const isOld = typeof left.base === 'string' || left.base.version !== next.base.version;
-  const changed: Halt | null = isOld ? { why: 'changed', theirs: next.base } : null;
+  const changed: BlockReason | null = isOld ? { why: 'changed', theirs: next.base } : null;
   const halt = left.halt?.why === 'changed' ? left.halt : changed;
-  return { ...next, base: left.base, mine, shown: { ...next.shown, ...mine } as AnyRecord, sent, halt };
+  return {
+    ...next,
+    base: left.base,
+    mine,
+    shown: { ...next.shown, ...mine } as AnyRecord,
+    sent,
+    halt,
+  };
 }
 
 /** Kept of what was sent without an answer. */
-const mostUnanswered = 8;
+const maxUnanswered = 8;
 
 /** As it is on its way: what comes of it is not known until it is answered. */
-export function underWay(waiting: Waiting): Waiting {
-  return { ...waiting, sent: [...waiting.sent, waiting.mine ?? 'removal'].slice(-mostUnanswered) as Sent[] };
+export function markSent(waiting: PendingWrite): PendingWrite {
+  return { ...waiting, sent: [...waiting.sent, waiting.mine ?? 'removal'].slice(-maxUnanswered) as Sent[] };
 }
 
 /** What is sent for it. */
@@ -74,7 +86,7 @@ export type Sending =
   /** Without a version where nobody knows whether it is there. */
   | { readonly how: 'remove'; readonly version: number | null };
 
-export function sendingOf({ base, mine, id }: Waiting): Sending {
+export function sendingOf({ base, mine, id }: PendingWrite): Sending {
   const version = typeof base === 'string' ? null : base.version;
   if (mine === null) return { how: 'remove', version };
   if (version !== null) return { how: 'write', body: mine, version };
@@ -99,14 +111,14 @@ export type Answer =
  * What waits once an answer is there for what was sent; null where nothing does. `now` may be ahead of `sent`: it was changed
  * meanwhile.
  */
-export function waitingAfterAnswer(
-  now: Waiting,
-  sent: Waiting,
+export function pendingAfterAnswer(
+  now: PendingWrite,
+  sent: PendingWrite,
   answer: Answer,
   newKey: string,
-): Waiting | null {
+): PendingWrite | null {
   const isNewer = now.key !== sent.key;
-  const goingOn = (base: Base): Waiting => ({ ...now, base, sent: [], key: newKey });
+  const goingOn = (base: Base): PendingWrite => ({ ...now, base, sent: [], key: newKey });
   switch (answer.came) {
     case 'nothing':
       return now;
@@ -120,18 +132,22 @@ export function waitingAfterAnswer(
     case 'refused':
       // What cannot be removed comes back.
       if (now.mine === null && sent.mine === null) return null;
-      return { ...now, sent: [], halt: isNewer ? now.halt : { why: 'refused', message: answer.message } };
+      return {
+        ...now,
+        sent: [],
+        halt: isNewer ? now.halt : { why: 'refused', message: answer.message },
+      };
     case 'stale':
       return afterStale(now, sent, answer.current, goingOn);
   }
 }
 
 function afterStale(
-  now: Waiting,
-  sent: Waiting,
+  now: PendingWrite,
+  sent: PendingWrite,
   theirs: AnyRecord | null,
-  goingOn: (base: Base) => Waiting,
-): Waiting | null {
+  goingOn: (base: Base) => PendingWrite,
+): PendingWrite | null {
   // It is removed, as I want it to be; or it says what I say already.
   if (saysTheSame(now.mine, theirs)) return null;
   // What I sent before came there after all, though its answer never came here: that is no one else's change.

@@ -6,10 +6,10 @@ import { Guard } from '../parts/Guard';
 import { useRecords } from '../records/records';
 import type { Loading } from '../records/state';
 import { lazyPart } from '../state/lazyPart';
-import styles from './Bare.module.css';
+import styles from './FullScreen.module.css';
 import { useLoading } from './useLoading';
 import { useStayInStep } from './useStayInStep';
-import { Waiting } from './Waiting';
+import { WaitingForKit } from './WaitingForKit';
 
 /** The server is asked again after so long: what runs here must be kept once it is back. */
 const againMs = 3000;
@@ -28,13 +28,13 @@ function useUntilRead(loading: Loading): void {
 const wayOut: Readonly<Record<string, { readonly to: string; readonly name: string }>> = {
   '/card': { to: '/swap-plan', name: 'Swap plan' },
 };
-const usualWayOut = { to: '/test-flights', name: 'Test flights' };
+const defaultWayOut = { to: '/test-flights', name: 'Test flights' };
 
 /** The frame of what needs the whole screen: a clock in the air, a card to print. The way out is small and at the top. */
-export function Bare() {
+export function FullScreen() {
   const { all } = useLoading();
   const { pathname } = useLocation();
-  const out = wayOut[pathname] ?? usualWayOut;
+  const out = wayOut[pathname] ?? defaultWayOut;
   useStayInStep();
   useUntilRead(all);
   return (
@@ -46,7 +46,7 @@ export function Bare() {
         </Anchor>
       </header>
       <Guard view what={pathname === '/card' ? 'The card' : 'The clock'}>
-        <Suspense fallback={<Waiting />}>
+        <Suspense fallback={<WaitingForKit />}>
           <Outlet />
         </Suspense>
       </Guard>

@@ -1,8 +1,8 @@
 import { Skeleton } from '@mantine/core';
-import styles from './Waiting.module.css';
+import styles from './WaitingForKit.module.css';
 
 /** The page before its view is there. */
-export function Waiting() {
+export function WaitingForKit() {
   return (
     <main className={styles.waiting} aria-busy>
       <p>Reading your kit …</p>
