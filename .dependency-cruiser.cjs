@@ -103,7 +103,7 @@ module.exports = {
       comment: 'The database throws its own errors; http makes answers of them.',
       severity: 'error',
       from: { path: '^server/src/database/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^server/src/(http|dtos|records|calculations|practice|demo|testing)/' },
+      to: { path: '^server/src/(http|records|calculations|practice|demo|testing)/' },
     },
     {
       name: 'no-circles',

@@ -138,6 +138,7 @@ export {
 } from './calibration/nextTests';
 export { packAdvice } from './calibration/packAdvice';
 export type { CalibrationFlight } from './calibration/predicted';
+export { fitRequestProblems } from './calibration/requestProblems';
 export { type Learnable, learnable, type PackAsKept } from './calibration/unknowns';
 export {
   type Advice,
@@ -256,6 +257,7 @@ export {
   type TestOutcome,
   testOutcome,
 } from './records/listedTest';
+export { problemsOf, testProblems } from './records/problems';
 export {
   type AircraftContent,
   type AircraftRecord,
@@ -341,7 +343,9 @@ export {
   type SwapPlan,
   spanKinds,
   type TakeOfPlan,
+  type UnplacedCode,
   type UnplacedTake,
+  unplacedCodes,
   type WaitOfPlan,
 } from './swapPlan/report/answer';
 export { chargingOf } from './swapPlan/report/chargingOf';
@@ -437,6 +441,7 @@ export {
 } from './testFlights/testFlight';
 export type { Assumed } from './units/assumed';
 export { minutesAndSeconds, spanInWords } from './units/clock';
+export type { FieldProblem } from './units/fieldProblem';
 export { compareInstants, isDay, isInstant } from './units/instant';
 export { fittingName, maxTextLength, nameLength, nameProblem, textProblem } from './units/names';
 export { numberMarksOf } from './units/numeral';

@@ -1,19 +1,15 @@
 import { Controller, Get, Res } from '@nestjs/common';
-import {
-  ApiOkResponse,
-  ApiOperation,
-  ApiProperty,
-  ApiServiceUnavailableResponse,
-  ApiTags,
-} from '@nestjs/swagger';
+import { ApiOkResponse, ApiOperation, ApiServiceUnavailableResponse, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { version } from '../package.json';
 import { Stores } from './database/stores';
+import { OneOf, Text } from './http/fields';
 
 class Health {
-  @ApiProperty({ enum: ['ok', 'failing'] }) status: string;
-  @ApiProperty() version: string;
-  @ApiProperty({ description: 'ok, or what is wrong with it, in words' }) database: string;
+  @OneOf(['ok', 'failing']) status: string;
+  @Text() version: string;
+  /** ok, or what is wrong with it, in words. */
+  @Text() database: string;
 }
 
 @ApiTags('service')
@@ -26,8 +22,8 @@ export class HealthController {
   @ApiOkResponse({ type: Health })
   @ApiServiceUnavailableResponse({ type: Health })
   async health(@Res({ passthrough: true }) response: Response): Promise<Health> {
-    const ailment = await this.stores.database.healthProblem();
-    if (ailment !== null) response.status(503);
-    return { status: ailment === null ? 'ok' : 'failing', version, database: ailment ?? 'ok' };
+    const problem = await this.stores.database.healthProblem();
+    if (problem !== null) response.status(503);
+    return { status: problem === null ? 'ok' : 'failing', version, database: problem ?? 'ok' };
   }
 }

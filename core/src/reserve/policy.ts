@@ -1,4 +1,6 @@
+import type { Refusal } from '../units/outcome';
 import type { Quantity } from '../units/quantity';
+import { sentence } from '../units/sentence';
 import type { ComesHome } from './homing';
 
 export const policyKinds = ['touch-down-charge', 'half-out-half-home', 'forced-landing', 'empty'] as const;
@@ -32,6 +34,15 @@ export function confidenceOf({ confidence }: Policy): number {
 /** Flying on until the aircraft lands itself, or falls, may define the end of a test; a plan refuses it. */
 export function isTestOnly(policy: Policy): boolean {
   return policy.kind === 'forced-landing' || policy.kind === 'empty';
+}
+
+/** Why a plan refuses a policy; null where it plans by it. */
+export function plannedPolicyProblem(policy: Policy): Refusal | null {
+  if (!isTestOnly(policy)) return null;
+  return sentence(
+    'policy-for-tests-only',
+    'A plan never flies down to the forced landing or to empty: choose a reserve.',
+  );
 }
 
 /**

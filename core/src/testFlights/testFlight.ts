@@ -4,6 +4,7 @@ import type { Battery } from '../battery/battery';
 import type { EventKind } from '../estimate/events';
 import type { EstimateRequest } from '../estimate/request';
 import { type Handling, type StyleShare, styleShareRanges } from '../flight/styles';
+import type { FieldProblem } from '../units/fieldProblem';
 import type { Quantity } from '../units/quantity';
 
 export const testPatterns = [
@@ -106,17 +107,10 @@ export const checkpointRanges = {
   speedMps: { label: 'Speed at a reading', unit: 'm/s', siPerUnit: 1, min: 0, max: 100, step: 0.5 },
 } as const satisfies Record<string, Quantity>;
 
-/** What is wrong with a test as a whole, and where. */
-export interface TestFlightFault {
-  readonly path: string;
-  readonly message: string;
-  readonly received: unknown;
-}
-
 /** The end must lie below the start, and readings within the flight and in order; null when they do. */
 export function testFlightFault(
   test: Pick<TestFlight, 'startCharge' | 'endCharge' | 'durationS' | 'checkpoints'>,
-): TestFlightFault | null {
+): FieldProblem | null {
   const message = testFlightProblem(test);
   if (message) return { path: 'endCharge', message, received: test.endCharge };
   return checkpointFault(test.checkpoints ?? [], test.durationS);
@@ -128,14 +122,16 @@ export function testFlightProblem(test: Pick<TestFlight, 'startCharge' | 'endCha
   return `Charge at the end must be below the ${Math.round(test.startCharge * 100)} % at lift-off.`;
 }
 
-function checkpointFault(checkpoints: readonly Checkpoint[], durationS: number): TestFlightFault | null {
+export const readingAfterEnd = 'A reading lies after the end of the flight.';
+
+function checkpointFault(checkpoints: readonly Checkpoint[], durationS: number): FieldProblem | null {
   const faults = checkpoints.map((one, i) => {
     const at = (message: string, received: unknown) => ({ path: `checkpoints.${i}`, message, received });
     const { charge, cellVoltageV, lowestCellVoltageV, leftS, kind } = one;
     if ([charge, cellVoltageV, lowestCellVoltageV, leftS, kind].every((read) => read == null)) {
       return at('A reading needs a gauge, volts, minutes left, or what the aircraft did.', one);
     }
-    if (one.timeS > durationS) return at('A reading lies after the end of the flight.', one.timeS);
+    if (one.timeS > durationS) return at(readingAfterEnd, one.timeS);
     const before = checkpoints[i - 1];
     if (before && one.timeS < before.timeS) return at('Readings must be in order of time.', one.timeS);
     return null;

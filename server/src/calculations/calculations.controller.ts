@@ -1,32 +1,22 @@
-import { contradictions, type Outcome, type PlanRequest } from '@acorn-tally/core';
-import { Body, Controller, HttpCode, Post, Res } from '@nestjs/common';
+import { contradictions, fitRequestProblems, testProblems } from '@acorn-tally/core';
+import { Body, Controller, HttpCode, Post, UseInterceptors } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Response } from 'express';
-import { FitDto } from '../dtos/fit';
-import { SwapPlanRequestDto } from '../dtos/swapPlan';
-import { requireWholeTest } from '../dtos/wholeTest';
+import { ClientSignal, DisconnectInterceptor } from '../http/disconnect';
 import { ProblemResponses } from '../http/openApi';
-import { invalid, refused } from '../http/problem';
+import { OutcomeInterceptor } from '../http/outcomeInterceptor';
 import { validated } from '../http/validated';
-import {
-  estimateSchema,
-  projectionsSchema,
-  reachesSchema,
-  returnSchema,
-  swapPlanSchema,
-} from './answerSchemas';
 import { Calculator } from './calculator';
-import type { JobName } from './jobs';
-import {
-  CalibrationRequestDto,
-  EstimateRequestDto,
-  ProjectionRequestDto,
-  ReturnRequestDto,
-} from './requestDtos';
-import { requireWholeFlights } from './wholeFlights';
+import { CalibrationRequestDto } from './dto/calibration.dto';
+import { EstimateAnswerDto, EstimateRequestDto } from './dto/estimate.dto';
+import { FitDto } from './dto/fit.dto';
+import { ProjectionRequestDto, ProjectionsAnswerDto } from './dto/projection.dto';
+import { ReachesAnswerDto, ReturnAnswerDto, ReturnRequestDto } from './dto/return.dto';
+import { SwapPlanRequestDto } from './dto/swapPlan.dto';
+import { SwapPlanAnswerDto } from './dto/swapPlanAnswer.dto';
 
 @ApiTags('calculations')
 @Controller()
+@UseInterceptors(DisconnectInterceptor, OutcomeInterceptor)
 export class CalculationsController {
   constructor(private readonly calculator: Calculator) {}
 
@@ -37,13 +27,13 @@ export class CalculationsController {
       'Minutes to plan on of one battery with their band, the charge to turn back at, events, curve, ledger and what would gain minutes; nothing is stored',
   })
   @ApiBody({ type: EstimateRequestDto })
-  @ApiOkResponse({ schema: estimateSchema })
+  @ApiOkResponse({ type: EstimateAnswerDto })
   @ProblemResponses(400, 422)
   estimate(
-    @Body(validated(EstimateRequestDto)) asked: EstimateRequestDto,
-    @Res({ passthrough: true }) response: Response,
+    @Body(validated(EstimateRequestDto)) request: EstimateRequestDto,
+    @ClientSignal() signal: AbortSignal,
   ) {
-    return this.answer('estimates', asked, response);
+    return this.calculator.run('estimates', plain(request), signal);
   }
 
   @Post('returns')
@@ -53,13 +43,10 @@ export class CalculationsController {
       'The way home from a position: legs, charge at touch-down with its band, turn back, the aircraft’s own call, and ways out',
   })
   @ApiBody({ type: ReturnRequestDto })
-  @ApiOkResponse({ schema: returnSchema })
+  @ApiOkResponse({ type: ReturnAnswerDto })
   @ProblemResponses(400, 422)
-  return(
-    @Body(validated(ReturnRequestDto)) asked: ReturnRequestDto,
-    @Res({ passthrough: true }) response: Response,
-  ) {
-    return this.answer('returns', asked, response);
+  return(@Body(validated(ReturnRequestDto)) request: ReturnRequestDto, @ClientSignal() signal: AbortSignal) {
+    return this.calculator.run('returns', plain(request), signal);
   }
 
   @Post('reaches')
@@ -69,13 +56,10 @@ export class CalculationsController {
       'How far it may be in 72 directions, from the charge it has and out and back from take-off; with the wind, and in still air',
   })
   @ApiBody({ type: ReturnRequestDto })
-  @ApiOkResponse({ schema: reachesSchema })
+  @ApiOkResponse({ type: ReachesAnswerDto })
   @ProblemResponses(400, 422)
-  reach(
-    @Body(validated(ReturnRequestDto)) asked: ReturnRequestDto,
-    @Res({ passthrough: true }) response: Response,
-  ) {
-    return this.answer('reaches', asked, response);
+  reach(@Body(validated(ReturnRequestDto)) request: ReturnRequestDto, @ClientSignal() signal: AbortSignal) {
+    return this.calculator.run('reaches', plain(request), signal);
   }
 
   @Post('projections')
@@ -85,15 +69,13 @@ export class CalculationsController {
       'How long a whole charge would have lasted by a test that stopped before, by each school of projection',
   })
   @ApiBody({ type: ProjectionRequestDto })
-  @ApiOkResponse({ schema: projectionsSchema })
+  @ApiOkResponse({ type: ProjectionsAnswerDto })
   @ProblemResponses(400, 422)
-  async project(
-    @Body(validated(ProjectionRequestDto)) asked: ProjectionRequestDto,
-    @Res({ passthrough: true }) response: Response,
+  project(
+    @Body(validated(ProjectionRequestDto, testProblems)) request: ProjectionRequestDto,
+    @ClientSignal() signal: AbortSignal,
   ) {
-    requireWholeTest(asked);
-    const schools = await this.answer('projections', asked, response);
-    return schools && { schools };
+    return this.calculator.run('projections', plain(request), signal);
   }
 
   @Post('calibrations')
@@ -106,11 +88,10 @@ export class CalculationsController {
   @ApiOkResponse({ type: FitDto })
   @ProblemResponses(400, 422)
   calibrate(
-    @Body(validated(CalibrationRequestDto)) asked: CalibrationRequestDto,
-    @Res({ passthrough: true }) response: Response,
+    @Body(validated(CalibrationRequestDto, fitRequestProblems)) request: CalibrationRequestDto,
+    @ClientSignal() signal: AbortSignal,
   ) {
-    requireWholeFlights(asked);
-    return this.answer('calibrations', asked, response);
+    return this.calculator.run('calibrations', plain(request), signal);
   }
 
   @Post('swap-plans')
@@ -120,33 +101,17 @@ export class CalculationsController {
       'Which takes on which battery, when, and what charges meanwhile: fewest take-offs at the confidence, with what each battery does and what would be left of it if things were otherwise',
   })
   @ApiBody({ type: SwapPlanRequestDto })
-  @ApiOkResponse({ schema: swapPlanSchema })
+  @ApiOkResponse({ type: SwapPlanAnswerDto })
   @ProblemResponses(400, 422)
   plan(
-    @Body(validated(SwapPlanRequestDto)) asked: SwapPlanRequestDto,
-    @Res({ passthrough: true }) response: Response,
+    @Body(validated(SwapPlanRequestDto, contradictions)) request: SwapPlanRequestDto,
+    @ClientSignal() signal: AbortSignal,
   ) {
-    const contradicting = contradictions(plain(asked) as PlanRequest);
-    if (contradicting.length > 0) throw invalid(contradicting);
-    return this.answer('swapPlans', asked, response);
-  }
-
-  /** The value of an outcome; a refusal becomes a 422 with its reason and numbers. Who hangs up is reckoned for no longer. */
-  private async answer(name: JobName, asked: object, response: Response): Promise<unknown> {
-    const left = new AbortController();
-    response.once('close', () => left.abort());
-    const run = this.calculator.run(name, plain(asked) as never, left.signal) as Promise<Outcome<object>>;
-    const outcome = await run.catch((error: unknown) => {
-      if (left.signal.aborted) return null;
-      throw error;
-    });
-    if (outcome === null) return undefined;
-    if (outcome.ok) return outcome.value;
-    throw refused(outcome.refusal);
+    return this.calculator.run('swapPlans', plain(request), signal);
   }
 }
 
 /** As it was sent, without the classes that checked it: threads pass values, not classes. */
-function plain(asked: object): unknown {
-  return JSON.parse(JSON.stringify(asked));
+function plain<Request extends object>(request: Request): Request {
+  return JSON.parse(JSON.stringify(request));
 }

@@ -61,8 +61,10 @@ export const jobs = {
   reaches({ fit, draws: _d, seed: _s, ...request }: ReturnRequest & Drawn & Known) {
     return believed(fit, noDraws, (belief) => reaches(withPack(request, fit), belief));
   },
-  projections({ fit, ...request }: ProjectionRequest & Known): Outcome<Projection[]> {
-    return believed(fit, noDraws, (belief) => success(projections(withPack(request, fit), belief)));
+  projections({ fit, ...request }: ProjectionRequest & Known): Outcome<{ readonly schools: Projection[] }> {
+    return believed(fit, noDraws, (belief) =>
+      success({ schools: projections(withPack(request, fit), belief) }),
+    );
   },
   calibrations({ draws: _d, seed: _s, ...request }: FitRequest & Drawn): Outcome<Fit> {
     return fitOf(request);
@@ -111,5 +113,5 @@ function mapped<From, To>(outcome: Outcome<From>, map: (value: From) => To): Out
 }
 
 export type JobName = keyof typeof jobs;
-export type Asked<Name extends JobName> = Parameters<(typeof jobs)[Name]>[0];
-export type Answered<Name extends JobName> = ReturnType<(typeof jobs)[Name]>;
+export type JobRequest<Name extends JobName> = Parameters<(typeof jobs)[Name]>[0];
+export type JobAnswer<Name extends JobName> = ReturnType<(typeof jobs)[Name]>;

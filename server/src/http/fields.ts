@@ -16,6 +16,7 @@ import {
   ArrayMaxSize,
   IsBoolean,
   IsIn,
+  IsNumber,
   IsObject,
   IsOptional,
   ValidateBy,
@@ -44,6 +45,15 @@ export function InRange(quantity: Quantity, { optional = false } = {}) {
       required: !optional,
       nullable: optional,
     }),
+  );
+}
+
+/** A number of any size, of what is answered. */
+export function Real({ optional = false } = {}) {
+  return applyDecorators(
+    IsNumber({}, { message: (given) => `${given.property} needs a number.` }),
+    maybe(optional),
+    ApiProperty({ type: Number, required: !optional, nullable: optional }),
   );
 }
 
@@ -141,6 +151,9 @@ function checked(name: string, validate: (value: unknown) => boolean, wanted: st
   });
 }
 
+/** A list of what is answered, which has its bounds from what was asked. */
+export const many = { most: Number.POSITIVE_INFINITY } as const;
+
 /** Another DTO inside this one, or a list of at most so many. */
 export function Part(
   dto: () => Class<object>,
@@ -165,10 +178,9 @@ export function Part(
     maybe(optional),
     ApiProperty({
       type: () => dto(),
-      isArray: isList,
       required: !optional,
       nullable: optional,
-      ...(isList && { maxItems: most }),
+      ...(isList && items(most)),
     }),
   );
 }
@@ -182,6 +194,11 @@ function isObject(value: unknown): boolean {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
+/** As the API document says it; a list without end is not bounded there. */
+function items(most: number) {
+  return { isArray: true as const, ...(Number.isFinite(most) && { maxItems: most }) };
+}
+
 function AtMost(most: number): PropertyDecorator {
   return ArrayMaxSize(most, { message: (given) => `${given.property} holds at most ${most}.` });
 }
@@ -191,7 +208,7 @@ export function Numbers(most: number) {
   return applyDecorators(
     checked('numbers', (value) => areNumbers(value), 'a list of numbers'),
     AtMost(most),
-    ApiProperty({ type: Number, isArray: true, maxItems: most }),
+    ApiProperty({ type: Number, ...items(most) }),
   );
 }
 
@@ -224,15 +241,21 @@ export function Texts(most: number, { optional = false } = {}) {
     }),
     AtMost(most),
     maybe(optional),
-    ApiProperty({ type: String, isArray: true, maxItems: most, required: !optional, nullable: optional }),
+    ApiProperty({ type: String, ...items(most), required: !optional, nullable: optional }),
   );
 }
 
-/** Values by name, as a sentence is filled with them. */
-export function Values() {
+/** Values by name, as a sentence is filled with them; what is in them is not looked at. */
+export function Values({ optional = false } = {}) {
   return applyDecorators(
     IsObject({ message: (given) => `${given.property} needs an object.` }),
-    ApiProperty({ type: 'object', additionalProperties: true }),
+    maybe(optional),
+    ApiProperty({
+      type: 'object',
+      additionalProperties: true,
+      selfRequired: !optional,
+      nullable: optional,
+    }),
   );
 }
 
@@ -263,7 +286,7 @@ export function Ids(most: number, { optional = false } = {}) {
     }),
     AtMost(most),
     maybe(optional),
-    ApiProperty({ type: String, isArray: true, maxItems: most, required: !optional, nullable: optional }),
+    ApiProperty({ type: String, ...items(most), required: !optional, nullable: optional }),
   );
 }
 

@@ -1,11 +1,5 @@
-import { numbersOf, type Refusal, writeInSi } from '@acorn-tally/core';
+import { type FieldProblem, numbersOf, type Refusal, writeInSi } from '@acorn-tally/core';
 import { HttpException } from '@nestjs/common';
-
-export interface FieldError {
-  readonly path: string;
-  readonly message: string;
-  readonly received?: unknown;
-}
 
 /** An answer that says what is wrong, as RFC 9457 problem details. */
 export interface Problem {
@@ -13,7 +7,7 @@ export interface Problem {
   readonly title: string;
   readonly status: number;
   readonly detail?: string;
-  readonly errors?: readonly FieldError[];
+  readonly errors?: readonly FieldProblem[];
   readonly [extension: string]: unknown;
 }
 
@@ -30,7 +24,7 @@ export function problem(slug: string, title: string, status: number, more: objec
 /** More are counted, not told: an answer is not larger than the question. */
 const maxErrors = 20;
 
-export function invalid(errors: readonly FieldError[]): ProblemException {
+export function invalid(errors: readonly FieldProblem[]): ProblemException {
   const told = errors.slice(0, maxErrors).map(shortened);
   const untold = errors.length - told.length;
   const words = told.map(({ message }) => message);
@@ -44,7 +38,7 @@ export function invalid(errors: readonly FieldError[]): ProblemException {
 const longestShown = 80;
 
 /** A wrong field may be of any size; of what was received so much is told that it can be found. */
-function shortened({ path, message, received }: FieldError): FieldError {
+function shortened({ path, message, received }: FieldProblem): FieldProblem {
   const short = { path: cut(path), message: cut(message, 400) };
   return received === undefined ? short : { ...short, received: shown(received) };
 }

@@ -1,7 +1,8 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Response } from 'express';
+import { CalculatorBusy } from '../calculations/errors';
 import { StoreError } from '../database/errors';
-import { type Problem, ProblemException } from './problem';
+import { busy, type Problem, ProblemException } from './problem';
 import { problemOfStore } from './storeProblems';
 
 /** Turns every error into application/problem+json; what we did not foresee is logged and told without its insides. */
@@ -20,6 +21,7 @@ export class ProblemFilter implements ExceptionFilter {
     if (error instanceof ProblemException) return error.problem;
     const ofStore = error instanceof StoreError ? problemOfStore(error) : null;
     if (ofStore) return ofStore;
+    if (error instanceof CalculatorBusy) return busy(error.message, error.retryAfterS).problem;
     if (error instanceof HttpException) {
       return { type: 'about:blank', title: error.message, status: error.getStatus() };
     }

@@ -1,13 +1,31 @@
-import { type DayAtPlace, dayAtPlace } from '@acorn-tally/core';
+import { type DayAtPlace, dayAtPlace, maxHours } from '@acorn-tally/core';
 import { Controller, Get, Query } from '@nestjs/common';
-import { ApiOkResponse, ApiOperation, ApiProperty, ApiQuery, ApiTags } from '@nestjs/swagger';
+import { ApiOkResponse, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Stores } from '../database/stores';
+import { HourDto, SiteDto, WeatherDto } from '../http/dto/parts.dto';
+import { PageQueryDto } from '../http/dto/queries.dto';
+import { Id, Instant, many, Part, Text } from '../http/fields';
 import { ProblemResponses } from '../http/openApi';
-import { oneText, pageSize } from '../http/queries';
+import { validatedQuery } from '../http/validated';
+import { WeatherSourceDto } from './dto/contents.dto';
+
+const optional = { optional: true };
+
+class DayAtPlaceDto {
+  @Id() id: string;
+  @Id() placeId: string;
+  @Text() place: string;
+  @Instant() at: string;
+  @Part(() => WeatherDto) weather: WeatherDto;
+  @Part(() => SiteDto) site: SiteDto;
+  @Part(() => WeatherSourceDto, optional) weatherFrom: WeatherSourceDto | null;
+  @Part(() => HourDto, { most: maxHours, optional: true }) hours: HourDto[] | null;
+  @Part(() => WeatherSourceDto, optional) hoursFrom: WeatherSourceDto | null;
+}
 
 class ConditionsPage {
-  @ApiProperty({ type: 'array', items: { type: 'object' } }) items: object[];
-  @ApiProperty({ type: String, nullable: true }) nextCursor: string | null;
+  @Part(() => DayAtPlaceDto, many) items: object[];
+  @Text(optional) nextCursor: string | null;
 }
 
 /** Days at their places as one, as a calculation wants its conditions. They are kept, and written, as days and places. */
@@ -18,15 +36,11 @@ export class ConditionsController {
 
   @Get()
   @ApiOperation({ summary: 'Days at their places, to read; they are written as days and as places' })
-  @ApiQuery({ name: 'limit', required: false })
-  @ApiQuery({ name: 'cursor', required: false })
   @ApiOkResponse({ type: ConditionsPage })
   @ProblemResponses(400, 404)
-  list(@Query('limit') limit?: unknown, @Query('cursor') cursor?: unknown) {
+  list(@Query(validatedQuery(PageQueryDto)) { limit, cursor }: PageQueryDto) {
     return this.stores.database.read(async (reader) => {
-      const { items, nextCursor } = await this.stores
-        .of('days')
-        .list(reader, pageSize(limit), oneText('cursor', cursor));
+      const { items, nextCursor } = await this.stores.of('days').list(reader, limit, cursor ?? null);
       const places = await this.stores.of('places').getMany(
         reader,
         items.map(({ placeId }) => placeId),

@@ -1,4 +1,4 @@
-import { type Content, type Kind, recordKinds } from '@acorn-tally/core';
+import { type Content, type Kind, problemsOf, recordKinds } from '@acorn-tally/core';
 import {
   Body,
   Controller,
@@ -19,15 +19,14 @@ import {
   ApiNoContentResponse,
   ApiOkResponse,
   ApiOperation,
-  ApiQuery,
   ApiTags,
 } from '@nestjs/swagger';
 import type { IdempotentRequest } from '../database/idempotentWrites';
-import { formsOf } from '../dtos/kept';
+import { PageQueryDto, VersionQueryDto } from '../http/dto/queries.dto';
 import { IdempotencyKey } from '../http/idempotencyKey';
 import { ProblemResponses } from '../http/openApi';
-import { oneText, pageSize, versionNamed } from '../http/queries';
-import { validated } from '../http/validated';
+import { validated, validatedQuery } from '../http/validated';
+import { formsOf } from './dto/forms';
 import { Records } from './records';
 
 const onceHeader = {
@@ -42,6 +41,7 @@ export const recordsOf = (kind: Kind) => `records of ${kind}`;
 export function controllerOf<K extends Kind>(kind: K): Type<object> {
   const { made, replacement, record, page } = formsOf(kind);
   const { path, noun, nouns } = recordKinds[kind];
+  const problems = (content: object) => problemsOf(kind, content as Content<K>);
 
   @ApiTags('records')
   @Controller(path)
@@ -50,12 +50,10 @@ export function controllerOf<K extends Kind>(kind: K): Type<object> {
 
     @Get()
     @ApiOperation({ summary: `A page of ${nouns}, oldest first` })
-    @ApiQuery({ name: 'limit', required: false })
-    @ApiQuery({ name: 'cursor', required: false })
     @ApiOkResponse({ type: page })
     @ProblemResponses(400, 404)
-    list(@Query('limit') limit?: unknown, @Query('cursor') cursor?: unknown) {
-      return this.records.list(pageSize(limit), oneText('cursor', cursor));
+    list(@Query(validatedQuery(PageQueryDto)) { limit, cursor }: PageQueryDto) {
+      return this.records.list(limit, cursor ?? null);
     }
 
     @Get(':id')
@@ -72,7 +70,7 @@ export function controllerOf<K extends Kind>(kind: K): Type<object> {
     @ApiBody({ type: made })
     @ApiCreatedResponse({ type: record })
     @ProblemResponses(400, 409, 422)
-    create(@Body(validated(made)) body: object, @IdempotencyKey() once: IdempotentRequest | null) {
+    create(@Body(validated(made, problems)) body: object, @IdempotencyKey() once: IdempotentRequest | null) {
       const { id, ...content } = body as Content<K> & { id?: string | null };
       return this.records.create(content as unknown as Content<K>, id ?? undefined, once);
     }
@@ -85,7 +83,7 @@ export function controllerOf<K extends Kind>(kind: K): Type<object> {
     @ProblemResponses(400, 404, 409, 422)
     replace(
       @Param('id') id: string,
-      @Body(validated(replacement)) body: object,
+      @Body(validated(replacement, problems)) body: object,
       @IdempotencyKey() once: IdempotentRequest | null,
     ) {
       const { version, ...content } = body as Content<K> & { version: number };
@@ -97,11 +95,10 @@ export function controllerOf<K extends Kind>(kind: K): Type<object> {
     @ApiOperation({
       summary: `Deletes a ${noun} for thirty days, then for good; refused with 409 while others name it, or if a version is given and stale`,
     })
-    @ApiQuery({ name: 'version', required: false })
     @ApiNoContentResponse()
     @ProblemResponses(404, 409)
-    remove(@Param('id') id: string, @Query('version') version?: unknown) {
-      return this.records.remove(id, versionNamed(version));
+    remove(@Param('id') id: string, @Query(validatedQuery(VersionQueryDto)) { version }: VersionQueryDto) {
+      return this.records.remove(id, version ?? null);
     }
 
     @Post(':id/restore')

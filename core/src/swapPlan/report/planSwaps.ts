@@ -1,6 +1,6 @@
 import type { Belief } from '../../belief/belief';
-import { isTestOnly } from '../../reserve/policy';
-import { type Outcome, refuse, success } from '../../units/outcome';
+import { plannedPolicyProblem } from '../../reserve/policy';
+import { type Outcome, success } from '../../units/outcome';
 import { problemOf } from '../request/problem';
 import type { PlanRequest } from '../request/request';
 import { Planner } from '../search/planner';
@@ -54,12 +54,8 @@ export function plansOf(
   beliefs: Beliefs,
   onTry?: (share: number) => void,
 ): Outcome<Generator<PlanSoFar, void>> {
-  if (isTestOnly(request.policy)) {
-    return refuse(
-      'policy-for-tests-only',
-      'A plan never flies down to the forced landing or to empty: choose a reserve.',
-    );
-  }
+  const refusal = plannedPolicyProblem(request.policy);
+  if (refusal) return { ok: false, refusal };
   const problem = problemOf(request, beliefs);
   if (problem.beliefs.some(({ draws }) => draws.length === 0))
     throw new RangeError('A plan at a confidence needs draws.');

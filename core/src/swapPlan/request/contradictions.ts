@@ -1,25 +1,18 @@
+import { type FieldProblem, repeatedIds } from '../../units/fieldProblem';
 import { compareInstants } from '../../units/instant';
 import { dayS, longestShootS, maxPlanned, type PlanRequest } from './request';
 import type { Shot } from './shot';
 import { windowsOf } from './windows';
 
-/** What is wrong with a request beyond the ranges of its fields: where, and why it cannot hold with the rest. */
-export interface Contradiction {
-  /** As in `shots.2.after.0`. */
-  readonly path: string;
-  readonly message: string;
-  readonly received?: unknown;
-}
-
 /** All that contradicts in a request, field by field; nothing where it can be planned. */
-export function contradictions(request: PlanRequest): Contradiction[] {
+export function contradictions(request: PlanRequest): FieldProblem[] {
   const named = [...ofNames(request), ...ofShoot(request)];
   return named.length > 0 ? named : [...ofTimes(request), ...ofOrder(request)];
 }
 
-function ofShoot(request: PlanRequest): Contradiction[] {
+function ofShoot(request: PlanRequest): FieldProblem[] {
   const { aircraft, batteries, conditions, hours, startAt, endAt, shots, swap } = request;
-  const found: Contradiction[] = [];
+  const found: FieldProblem[] = [];
   const say = (path: string, message: string, received?: unknown) => found.push({ path, message, received });
   if (aircraft.length === 0) say('aircraft', 'A plan needs an aircraft.', aircraft);
   if (batteries.length === 0) say('batteries', 'A plan needs a battery.', batteries);
@@ -42,7 +35,7 @@ function ofShoot(request: PlanRequest): Contradiction[] {
   return found;
 }
 
-function ofNames(request: PlanRequest): Contradiction[] {
+function ofNames(request: PlanRequest): FieldProblem[] {
   const { aircraft, batteries, chargers, launchPlaces, shots, locks, flown } = request;
   const ids = {
     aircraft: aircraft.map(({ id }) => id),
@@ -51,13 +44,7 @@ function ofNames(request: PlanRequest): Contradiction[] {
     launchPlaces: (launchPlaces ?? []).map(({ id }) => id),
     shots: shots.map(({ id }) => id),
   };
-  const found: Contradiction[] = Object.entries(ids).flatMap(([list, all]) =>
-    all.flatMap((id, i) =>
-      all.indexOf(id) < i
-        ? [{ path: `${list}.${i}.id`, message: 'This id is there twice.', received: id }]
-        : [],
-    ),
-  );
+  const found: FieldProblem[] = Object.entries(ids).flatMap(([list, all]) => repeatedIds(list, all));
   const known = (list: keyof typeof ids, id: string | null | undefined, path: string, noun: string) => {
     if (id != null && !ids[list].includes(id))
       found.push({ path, message: `There is no such ${noun} in the request.`, received: id });
@@ -102,9 +89,9 @@ function ofNames(request: PlanRequest): Contradiction[] {
   return found;
 }
 
-function ofTimes(request: PlanRequest): Contradiction[] {
+function ofTimes(request: PlanRequest): FieldProblem[] {
   const { shots, coordinates, batteries, chargers, launchPlaces } = request;
-  const found: Contradiction[] = [];
+  const found: FieldProblem[] = [];
   if (!coordinates && shots.some(({ light }) => light))
     shots.forEach(({ light }, i) => {
       if (light)
@@ -176,8 +163,8 @@ function windowProblem(
 }
 
 /** Cycles in "after", and what the kept order or the windows of two shots forbid. */
-function ofOrder({ shots, order }: PlanRequest): Contradiction[] {
-  const found: Contradiction[] = [];
+function ofOrder({ shots, order }: PlanRequest): FieldProblem[] {
+  const found: FieldProblem[] = [];
   const indexOf = (id: string) => shots.findIndex((shot) => shot.id === id);
   shots.forEach((shot, i) => {
     (shot.after ?? []).forEach((id, j) => {

@@ -1,6 +1,5 @@
 import {
   type FlightOfPlan,
-  type KeptPlanContent,
   type Lane,
   maxPlanned,
   type PlanAsRead,
@@ -15,11 +14,13 @@ import {
   shotRanges,
   spanKinds,
   type TakeOfPlan,
+  type UnplacedCode,
+  unplacedCodes,
 } from '@acorn-tally/core';
-import { Id, InRange, Instant, OneOf, Part, Text, Values, YesNo } from '../http/fields';
-import { SwapPlanRequestDto, WaitDto } from './swapPlan';
+import { SentenceDto } from '../../http/dto/sentence.dto';
+import { InRange, Instant, many, OneOf, Part, Real, Text, Texts, Values, YesNo } from '../../http/fields';
+import { WaitDto } from './swapPlan.dto';
 
-/** A plan as `/swap-plans` answers it, so that it can be kept. */
 const optional = { optional: true };
 const within = (label: string, min: number, max: number): Quantity => ({
   label,
@@ -101,9 +102,53 @@ export class PlanAsReadDto implements PlanAsRead {
   @Part(() => PlanCautionDto, { most: planCautionCodes.length }) cautions: PlanCautionDto[];
 }
 
-export class KeptPlanDto implements KeptPlanContent {
-  @Id() shootId: string;
-  @Instant() keptAt: string;
-  @Part(() => SwapPlanRequestDto) request: SwapPlanRequestDto;
-  @Part(() => PlanAsReadDto) plan: PlanAsReadDto;
+export class UnplacedTakeDto {
+  @Text() shotId: string;
+  @InRange(shotRanges.takes) take: number;
+  @OneOf(unplacedCodes) code: UnplacedCode;
+  @Text() reason: string;
+  @Text(optional) remedy: string | null;
+}
+
+export class RobustnessDto {
+  @OneOf(['wind', 'takes', 'battery']) change: string;
+  @Text(optional) batteryId?: string;
+  @InRange(count) takeoffs: number;
+  @Instant() endAt: string;
+  @Texts(maxPlanned.shots) droppedShotIds: string[];
+  @YesNo() atLeast: boolean;
+}
+
+export class PacksBroughtDto {
+  @InRange(count) packs: number;
+  @YesNo() charging: boolean;
+  @InRange(count) shotsPlaced: number;
+  @InRange(count) takeoffs: number;
+  @Instant() endAt: string;
+  @YesNo() atLeast: boolean;
+}
+
+export class OutlookDto {
+  @InRange(count) takesPlaced: number;
+  @InRange(count) takeoffs: number;
+  @Instant() endAt: string;
+}
+
+export class LaterStartDto {
+  @Instant() startAt: string;
+  @Real() lessWaitingS: number;
+}
+
+/** What POST /swap-plans answers. */
+export class SwapPlanAnswerDto {
+  @Part(() => FlightOfPlanDto, many) flights: FlightOfPlanDto[];
+  @Part(() => LaneDto, many) lanes: LaneDto[];
+  @Part(() => UnplacedTakeDto, many) unplaced: UnplacedTakeDto[];
+  @Part(() => PlanFiguresDto) figures: PlanFiguresDto;
+  @Part(() => RobustnessDto, many) robustness: RobustnessDto[];
+  @Part(() => PacksBroughtDto, many) packs: PacksBroughtDto[];
+  @Part(() => OutlookDto, optional) withoutPins: OutlookDto | null;
+  @Part(() => LaterStartDto, optional) laterStart: LaterStartDto | null;
+  @Part(() => SentenceDto, many) cautions: SentenceDto[];
+  @YesNo() complete: boolean;
 }

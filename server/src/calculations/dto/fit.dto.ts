@@ -24,7 +24,8 @@ import {
   testTwists,
   type UnknownName,
 } from '@acorn-tally/core';
-import { Id, InRange, NumberRows, Numbers, OneOf, Part, Text, Texts, Values, YesNo } from '../http/fields';
+import { SentenceDto } from '../../http/dto/sentence.dto';
+import { Id, InRange, NumberRows, Numbers, OneOf, Part, Text, Texts, YesNo } from '../../http/fields';
 
 /** A fit as `/calibrations` answers it, so that it can be kept and sent. */
 const optional = { optional: true };
@@ -97,14 +98,7 @@ export class AfterDto {
   @InRange(fraction) missFraction: number;
 }
 
-export class ToldDto {
-  @Text() code: string;
-  @Text() template: string;
-  @Values() values: Record<string, number | string>;
-  @Text() message: string;
-}
-
-export class FlagDto extends ToldDto {
+export class FlagDto extends SentenceDto {
   @OneOf(flagCodes) declare code: FlagCode;
   @InRange(anything) deviations: number;
 }
@@ -151,5 +145,5 @@ export class FitDto implements Fit {
   @Part(() => TaughtFlightDto, { most: maxFlightsOfFit }) flights: TaughtFlightDto[];
   @Part(() => LeaveOneOutDto, optional) leaveOneOut: LeaveOneOutDto | null;
   @Part(() => NextTestDto, { most: maxTestsTold }) nextTests: NextTestDto[];
-  @Part(() => ToldDto, { most: maxFindings }) findings: ToldDto[];
+  @Part(() => SentenceDto, { most: maxFindings }) findings: SentenceDto[];
 }

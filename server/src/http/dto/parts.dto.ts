@@ -14,6 +14,7 @@ import {
   type GroundBelow,
   groundsBelow,
   type Handling,
+  type HourlyWeather,
   handlings,
   type LandingPlace,
   type Manner,
@@ -39,7 +40,7 @@ import {
   styles,
   type Weather,
 } from '@acorn-tally/core';
-import { InRange, Name, OneOf, Part, TimeZone } from '../http/fields';
+import { InRange, Instant, Name, OneOf, Part, TimeZone } from '../fields';
 
 /** What both requests and records are made of. */
 const optional = { optional: true };
@@ -192,4 +193,12 @@ export class SiteDto implements Site {
     | null;
   @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
+}
+
+export class HourDto implements HourlyWeather {
+  @Instant() at: string;
+  @InRange(ranges.conditions.airTemperatureC) airTemperatureC: number;
+  @InRange(ranges.conditions.relativeHumidity, optional) relativeHumidity?: number | null;
+  @InRange(ranges.conditions.qnhHpa, optional) qnhHpa?: number | null;
+  @Part(() => WindDto) wind: WindDto;
 }

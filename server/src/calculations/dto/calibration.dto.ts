@@ -4,61 +4,26 @@ import {
   type CalibrationReading,
   checkpointRanges,
   drawRanges,
-  type EstimateRequest,
-  type GroundBelow,
-  groundsBelow,
   maxCheckpoints,
   maxFlightsOfFit,
-  maxLandingPlaces,
   maxLegs,
-  maxObstacles,
   maxPacksOfFit,
   maxShares,
   type PackAsKept,
-  type ProjectionRequest,
   type Purpose,
-  positionRanges,
   purposes,
-  type ReturnRequest,
   ranges,
   type SignKind,
   signKinds,
-  siteRanges,
   testFlightRanges,
 } from '@acorn-tally/core';
 import { OmitType } from '@nestjs/swagger';
-import { FitDto } from '../dtos/fit';
-import {
-  AircraftSpecDto,
-  CoordinatesDto,
-  FlightDto,
-  FlightLegDto,
-  LandingPlaceDto,
-  ObstacleDto,
-  PackDto,
-  PolicyDto,
-  SiteDto,
-  StyleShareDto,
-  WeatherDto,
-} from '../dtos/parts';
-import { TestDto } from '../dtos/records';
-import { Id, InRange, Instant, NullAsEmpty, OneOf, Part, Text } from '../http/fields';
+import { AircraftSpecDto, FlightLegDto, StyleShareDto, WeatherDto } from '../../http/dto/parts.dto';
+import { Id, InRange, NullAsEmpty, OneOf, Part, Text } from '../../http/fields';
+import { EstimateRequestDto } from './estimate.dto';
+import { BarePackDto } from './projection.dto';
 
 const optional = { optional: true };
-
-/** The body of POST /estimates, as the contract names it. */
-export class EstimateRequestDto implements EstimateRequest {
-  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
-  @Part(() => PackDto) battery: PackDto;
-  @Part(() => WeatherDto) conditions: WeatherDto;
-  @Part(() => FlightDto) flight: FlightDto;
-  @Part(() => PolicyDto) policy: PolicyDto;
-  @Part(() => SiteDto, optional) site?: SiteDto | null;
-  @Id(optional) batteryId?: string | null;
-  @Part(() => FitDto, optional) fit?: FitDto | null;
-  @InRange(drawRanges.draws, optional) draws?: number | null;
-  @InRange(drawRanges.seed, optional) seed?: number | null;
-}
 
 /** The way a flight to learn from was flown, as in /estimates; where it went is no matter. */
 export class FlownPlanDto {
@@ -103,51 +68,6 @@ export class CalibrationFlightDto implements CalibrationFlight {
     | null;
   @Part(() => FlightEndDto) end: FlightEndDto;
   @Text(optional) excludedReason?: string | null;
-}
-
-export class PositionDto {
-  @InRange(positionRanges.distanceM) distanceM: number;
-  @InRange(positionRanges.bearingDeg) bearingDeg: number;
-  @InRange(positionRanges.heightM) heightM: number;
-  @InRange(ranges.battery.startCharge) charge: number;
-}
-
-/** The body of POST /returns and POST /reaches, as the contract names it. */
-export class ReturnRequestDto implements ReturnRequest {
-  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
-  @Part(() => PackDto) battery: PackDto;
-  @Part(() => WeatherDto) conditions: WeatherDto;
-  @Part(() => PositionDto) position: PositionDto;
-  @Part(() => PolicyDto) policy: PolicyDto;
-  @InRange(positionRanges.returnHeightM, optional) returnHeightM?: number | null;
-  @Part(() => StyleShareDto, { most: maxShares, optional: true }) mix?: StyleShareDto[] | null;
-  @Part(() => ObstacleDto, { most: maxObstacles, optional: true }) obstacles?: ObstacleDto[] | null;
-  @InRange(siteRanges.tallestM, optional) tallestM?: number | null;
-  @InRange(ranges.flight.addedMassKg, optional) addedMassKg?: number | null;
-  @InRange(siteRanges.ceilingM, optional) ceilingM?: number | null;
-  @Part(() => LandingPlaceDto, { most: maxLandingPlaces, optional: true }) landingPlaces?:
-    | LandingPlaceDto[]
-    | null;
-  @OneOf(groundsBelow, optional) below?: GroundBelow | null;
-  @Instant(optional) at?: string | null;
-  @Part(() => CoordinatesDto, optional) coordinates?: CoordinatesDto | null;
-  @Id(optional) batteryId?: string | null;
-  @Part(() => FitDto, optional) fit?: FitDto | null;
-  @InRange(drawRanges.draws, optional) draws?: number | null;
-  @InRange(drawRanges.seed, optional) seed?: number | null;
-}
-
-/** A pack as it is, whatever it is charged to. */
-export class BarePackDto extends OmitType(PackDto, ['startCharge', 'startTemperatureC']) {}
-
-/** The body of POST /projections, as the contract names it. */
-export class ProjectionRequestDto implements ProjectionRequest {
-  @Part(() => TestDto) test: TestDto;
-  @Part(() => AircraftSpecDto) aircraft: AircraftSpecDto;
-  @Part(() => BarePackDto) battery: BarePackDto;
-  @Part(() => WeatherDto) conditions: WeatherDto;
-  @Id(optional) batteryId?: string | null;
-  @Part(() => FitDto, optional) fit?: FitDto | null;
 }
 
 export class CalibrationPackDto extends BarePackDto implements PackAsKept {

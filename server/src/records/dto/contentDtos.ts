@@ -1,18 +1,18 @@
-import type { Kind } from '@acorn-tally/core';
-import type { Type } from '@nestjs/common';
-import { KeptPlanDto } from './keptPlan';
+import { type Kind } from '@acorn-tally/core';
+import { type Type } from '@nestjs/common';
 import {
   AircraftDto,
   BatteryDto,
   ChargerDto,
   DayDto,
   FitRecordDto,
+  KeptPlanDto,
   LiftOffDto,
   PlaceDto,
   ShootDto,
   TestFlightDto,
   TimedChargeDto,
-} from './records';
+} from './contents.dto';
 
 /** What is written of each kind of record. */
 export const contentDtos: Readonly<Record<Kind, Type<object>>> = {

@@ -8,38 +8,24 @@ import {
   type Charger,
   type ChargerContent,
   type ChargingWay,
-  type Checkpoint,
   chargeMarkRanges,
   chargerRanges,
   chargingWays,
-  checkpointRanges,
   type DayContent,
   type FitContent,
-  type FlightLock,
   type FlightState,
   type GroundBelow,
   groundsBelow,
-  type Handling,
-  type HourlyWeather,
-  handlings,
   type KeptPlace,
+  type KeptPlanContent,
   keptPlaces,
-  type LaunchPlace,
-  type LeftTo,
   type LiftOffCheck,
   type LiftOffContent,
-  type LightWish,
   type LogSource,
-  launchPlaceRanges,
-  leftTos,
   liftOffChecks,
-  lightWishes,
   logSourceRanges,
-  type Mode,
-  type Moving,
   maxBatteriesOfShoot,
   maxChargeMarks,
-  maxCheckpoints,
   maxFlightsOfFit,
   maxHours,
   maxLandingPlaces,
@@ -59,28 +45,37 @@ import {
   type Recording,
   ranges,
   type ShootContent,
-  type Shot,
-  type ShotNeed,
-  type ShotPin,
-  type SignKind,
-  type Style,
-  type SwapTime,
   shootRanges,
-  shotNeeds,
-  shotRanges,
-  signKinds,
   siteRanges,
-  styles,
-  type TestFlight,
   type TestFlightContent,
-  type TestPattern,
   type TestQuestionCode,
   type TimedChargeContent,
-  testFlightRanges,
-  testPatterns,
   testQuestionCodes,
   type WeatherSource,
 } from '@acorn-tally/core';
+import { FitDto } from '../../calculations/dto/fit.dto';
+import { TestDto } from '../../calculations/dto/projection.dto';
+import {
+  FlightLockDto,
+  LaunchPlaceDto,
+  MovingDto,
+  ShotDto,
+  SwapTimeDto,
+} from '../../calculations/dto/shot.dto';
+import { SwapPlanRequestDto } from '../../calculations/dto/swapPlan.dto';
+import { PlanAsReadDto } from '../../calculations/dto/swapPlanAnswer.dto';
+import {
+  AircraftSpecDto,
+  AirDto,
+  CoordinatesDto,
+  FlightDto,
+  HourDto,
+  LandingPlaceDto,
+  ObstacleDto,
+  PackDto,
+  PolicyDto,
+  WeatherDto,
+} from '../../http/dto/parts.dto';
 import {
   Day,
   Id,
@@ -95,30 +90,9 @@ import {
   Texts,
   TimeZone,
   YesNo,
-} from '../http/fields';
-import { FitDto } from './fit';
-import {
-  AircraftSpecDto,
-  AirDto,
-  CoordinatesDto,
-  FlightDto,
-  LandingPlaceDto,
-  MannerDto,
-  ObstacleDto,
-  PackDto,
-  PolicyDto,
-  WeatherDto,
-  WindDto,
-} from './parts';
+} from '../../http/fields';
 
 const optional = { optional: true };
-
-export class LaunchPlaceDto implements LaunchPlace {
-  @Text() id: string;
-  @Name('Name of the launch place') name: string;
-  @InRange(launchPlaceRanges.eastM) eastM: number;
-  @InRange(launchPlaceRanges.northM) northM: number;
-}
 
 export class PlaceDto implements PlaceContent {
   @Name('Place') name: string;
@@ -135,14 +109,6 @@ export class PlaceDto implements PlaceContent {
   launchPlaces?: LaunchPlaceDto[] | null;
   @Part(() => LandingPlaceDto, optional) home?: LandingPlaceDto | null;
   @OneOf(groundsBelow, optional) below?: GroundBelow | null;
-}
-
-export class HourDto implements HourlyWeather {
-  @Instant() at: string;
-  @InRange(ranges.conditions.airTemperatureC) airTemperatureC: number;
-  @InRange(ranges.conditions.relativeHumidity, optional) relativeHumidity?: number | null;
-  @InRange(ranges.conditions.qnhHpa, optional) qnhHpa?: number | null;
-  @Part(() => WindDto) wind: WindDto;
 }
 
 export class WeatherSourceDto implements WeatherSource {
@@ -206,43 +172,6 @@ export class ChargerDto implements ChargerContent {
   @Part(() => ChargerSpecDto) charger: ChargerSpecDto;
 }
 
-export class CheckpointDto implements Checkpoint {
-  @InRange(checkpointRanges.timeS) timeS: number;
-  @InRange(checkpointRanges.charge, optional) charge?: number | null;
-  @InRange(checkpointRanges.cellVoltageV, optional) cellVoltageV?: number | null;
-  @InRange(checkpointRanges.lowestCellVoltageV, optional) lowestCellVoltageV?: number | null;
-  @InRange(checkpointRanges.cellSpreadV, optional) cellSpreadV?: number | null;
-  @InRange(checkpointRanges.leftS, optional) leftS?: number | null;
-  @OneOf(signKinds, optional) kind?: SignKind | null;
-  @InRange(checkpointRanges.heightM, optional) heightM?: number | null;
-  @InRange(checkpointRanges.speedMps, optional) speedMps?: number | null;
-}
-
-export class TestDto implements TestFlight {
-  @OneOf(testPatterns) pattern: TestPattern;
-  @OneOf(
-    styles.filter((style) => style !== 'hover'),
-    optional,
-  )
-  mode?: Mode | null;
-  @InRange(testFlightRanges.airspeedMps, optional) airspeedMps?: number | null;
-  @InRange(testFlightRanges.reversalsPerMin, optional) reversalsPerMin?: number | null;
-  @OneOf(handlings, optional) handling?: Handling | null;
-  @InRange(testFlightRanges.heightM) heightM: number;
-  @InRange(testFlightRanges.startCharge) startCharge: number;
-  @InRange(testFlightRanges.endCharge) endCharge: number;
-  @InRange(testFlightRanges.durationS) durationS: number;
-  @InRange(testFlightRanges.startTemperatureC, optional) startTemperatureC?: number | null;
-  @InRange(testFlightRanges.endTemperatureC, optional) endTemperatureC?: number | null;
-  @Part(() => CheckpointDto, { most: maxCheckpoints, optional: true }) checkpoints?: CheckpointDto[] | null;
-  @OneOf(leftTos, optional) leftTo?: LeftTo | null;
-  @Text(optional) recording?: string | null;
-  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
-  @Text(optional) attached?: string | null;
-  @InRange(ranges.aircraft.addedMassKg, optional) addedMassKg?: number | null;
-  @YesNo(optional) freshRotors?: boolean | null;
-}
-
 export class LogSourceDto implements LogSource {
   @Text() name: string;
   @Text() hash: string;
@@ -291,51 +220,6 @@ export class FitRecordDto implements FitContent {
   @Part(() => FitDto) fit: FitDto;
 }
 
-export class ShotPinDto implements ShotPin {
-  @Text(optional) batteryId?: string | null;
-  @InRange(shotRanges.flightNumber, optional) flightNumber?: number | null;
-  @Text(optional) withShotId?: string | null;
-}
-
-export class ShotDto extends MannerDto implements Shot {
-  @Text() id: string;
-  @Name('Name of the shot') name: string;
-  @InRange(shotRanges.durationS) durationS: number;
-  @OneOf(styles) style: Style;
-  @InRange(shotRanges.addedMassKg, optional) addedMassKg?: number | null;
-  @InRange(ranges.flight.recordingLoadW, optional) recordingLoadW?: number | null;
-  @InRange(shotRanges.distanceM) distanceM: number;
-  @InRange(shotRanges.bearingDeg) bearingDeg: number;
-  @InRange(shotRanges.heightM) heightM: number;
-  @Text(optional) aircraftId?: string | null;
-  @Text(optional) launchPlaceId?: string | null;
-  @InRange(shotRanges.takes, optional) takes?: number | null;
-  @InRange(shotRanges.setUpS, optional) setUpS?: number | null;
-  @OneOf(shotNeeds, optional) need?: ShotNeed | null;
-  @Instant(optional) earliestAt?: string | null;
-  @Instant(optional) latestAt?: string | null;
-  @OneOf(lightWishes, optional) light?: LightWish | null;
-  @Texts(maxShots, optional) after?: string[] | null;
-  @Part(() => ShotPinDto, optional) pin?: ShotPinDto | null;
-}
-
-export class FlightLockDto implements FlightLock {
-  @InRange(shotRanges.flightNumber) flightNumber: number;
-  @Text() batteryId: string;
-}
-
-export class MovingDto implements Moving {
-  @InRange(planRanges.speedMps, optional) speedMps?: number | null;
-  @InRange(planRanges.packUpS, optional) packUpS?: number | null;
-}
-
-export class SwapTimeDto implements SwapTime {
-  @InRange(planRanges.landToLiftOffS, optional) landToLiftOffS?: number | null;
-  @InRange(planRanges.landS, optional) landS?: number | null;
-  @InRange(planRanges.changeS, optional) changeS?: number | null;
-  @InRange(planRanges.satellitesS, optional) satellitesS?: number | null;
-}
-
 export class ShootDto implements ShootContent {
   @Name('Name of the shoot') name: string;
   @Id() aircraftId: string;
@@ -359,4 +243,11 @@ export class ShootDto implements ShootContent {
 export class LiftOffDto implements LiftOffContent {
   @Id() batteryId: string;
   @SomeOf(liftOffChecks) ticked: LiftOffCheck[];
+}
+
+export class KeptPlanDto implements KeptPlanContent {
+  @Id() shootId: string;
+  @Instant() keptAt: string;
+  @Part(() => SwapPlanRequestDto) request: SwapPlanRequestDto;
+  @Part(() => PlanAsReadDto) plan: PlanAsReadDto;
 }

@@ -20,10 +20,10 @@ import {
   type WeatherFrom,
   waitReasons,
 } from '@acorn-tally/core';
-import { InRange, Instant, Name, OneOf, Part, Text, Texts } from '../http/fields';
-import { FitDto } from './fit';
-import { AircraftSpecDto, CoordinatesDto, PackDto, PolicyDto, WeatherDto } from './parts';
-import { FlightLockDto, LaunchPlaceDto, MovingDto, ShotDto, SwapTimeDto } from './records';
+import { AircraftSpecDto, CoordinatesDto, PackDto, PolicyDto, WeatherDto } from '../../http/dto/parts.dto';
+import { InRange, Instant, Name, OneOf, Part, Text, Texts } from '../../http/fields';
+import { FitDto } from './fit.dto';
+import { FlightLockDto, LaunchPlaceDto, MovingDto, ShotDto, SwapTimeDto } from './shot.dto';
 
 /** The body of POST /swap-plans, as the contract names it. */
 const optional = { optional: true };
