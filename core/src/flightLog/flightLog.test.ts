@@ -429,6 +429,23 @@ test('a date and a clock in two columns are one time', () => {
   expect(read('time s,charge %\n1000000000000,98\n1000000000600,50\n').isDated).toBe(false);
 });
 
+test('a cell in quotes may hold line breaks, whatever the pieces (RFC 4180, 2.6); a quote never closed spoils its own line', () => {
+  const rows = Array.from({ length: 300 }, (_, i) => `${i},${99 - i / 5},"landed,\r\n""softly"" here",30`);
+  const text = ['time s,battery %,"remark\nof the pilot",height m', ...rows].join('\r\n');
+  for (const pieces of [1, 2, 97]) {
+    const { samples, problems } = read(text, pieces);
+    expect(problems).toEqual([]);
+    expect(samples).toHaveLength(300);
+    expect(samples[299]).toMatchObject({ timeS: 299, heightM: 30 });
+  }
+  const plain = Array.from({ length: 300 }, (_, i) => `${i},${99 - i / 5},"ok",30`);
+  plain[7] = '7,97.6,"never closed,30';
+  const { samples, problems, leftOut } = read(['time s,battery %,remark,height m', ...plain].join('\n'), 5);
+  expect(samples).toHaveLength(299);
+  expect(leftOut).toBe(1);
+  expect(problems).toEqual([{ line: 9, message: expect.stringContaining('the line is cut') }]);
+});
+
 test('a cell or a line longer than any log has is told, not held, and what follows is read', () => {
   const digits = '1'.repeat(40_000);
   const layout = layoutOf('time s,charge %\n0,98\n60,97\n', 'UTC');

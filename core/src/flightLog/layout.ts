@@ -14,6 +14,7 @@ import {
   perUnit,
   searchOrder,
 } from './columns';
+import { RowSplitter } from './lines';
 
 /** How a log is written: what a pilot may correct, and what is remembered for the next file with the same headings. */
 export interface LogLayout {
@@ -41,7 +42,7 @@ export const headingKey = (headings: readonly string[]) =>
  * tells what. Refused where they are no table.
  */
 export function layoutOf(head: string, timeZone: string): Outcome<LogLayout> {
-  const lines = head.split(/\r\n|\n|\r/).filter((line) => line.trim() !== '');
+  const lines = rowsOf(head).filter((row) => row.trim() !== '');
   const [first = ''] = lines;
   const delimiter = delimiters.reduce((best, one) =>
     first.split(one).length > first.split(best).length ? one : best,
@@ -76,6 +77,14 @@ export function layoutOf(head: string, timeZone: string): Outcome<LogLayout> {
     taken.add(found.index);
   }
   return success({ delimiter, decimalComma, headings, columns, monthFirst });
+}
+
+function rowsOf(text: string): string[] {
+  const rows: string[] = [];
+  const splitter = new RowSplitter((row) => rows.push(row));
+  splitter.feed(text);
+  splitter.end();
+  return rows;
 }
 
 /** One date that can only be so decides; where all may be either, the day comes first, as in most of the world. */

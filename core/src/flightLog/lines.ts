@@ -32,3 +32,63 @@ export class LineSplitter {
     if (this.rest.length <= maxLineLength) this.rest = (this.rest + piece).slice(0, maxLineLength + 1);
   }
 }
+
+/** A cell with more line breaks than this is a quotation mark that was never closed (assumed). */
+const maxLinesOfRow = 100;
+
+/**
+ * Divides a text that comes in pieces into rows of a table: a cell in quotation marks may hold line breaks (RFC 4180, 2.6). A mark that
+ * is never closed spoils its own line only: a table's own parser would take all that follows for one cell.
+ */
+export class RowSplitter {
+  private readonly lines = new LineSplitter((line) => this.add(line));
+  /** Lines of a row whose quotation is still open. */
+  private open: string[] = [];
+  private openLength = 0;
+  private line = 0;
+
+  /** `line` is that of the row's first line, from 1. */
+  constructor(private readonly take: (row: string, line: number) => void) {}
+
+  feed(text: string): void {
+    this.lines.feed(text);
+  }
+
+  end(): void {
+    this.lines.end();
+    while (this.open.length > 0) this.giveUp();
+  }
+
+  private add(line: string): void {
+    this.line++;
+    const hasOddMarks = line.includes('"') && line.split('"').length % 2 === 0;
+    if (this.open.length === 0 && !hasOddMarks) {
+      this.take(line, this.line);
+      return;
+    }
+    this.open.push(line);
+    this.openLength += line.length;
+    if (hasOddMarks && this.open.length > 1) this.close();
+    else if (this.open.length > maxLinesOfRow || this.openLength > maxLineLength) this.giveUp();
+  }
+
+  private close(): void {
+    const { open, line } = this;
+    this.reopen();
+    this.take(open.join('\n'), line - open.length + 1);
+  }
+
+  /** The first of the open lines is a row by itself; the others are looked at anew. */
+  private giveUp(): void {
+    const [first = '', ...rest] = this.open;
+    this.line -= rest.length;
+    this.reopen();
+    this.take(first, this.line);
+    for (const line of rest) this.add(line);
+  }
+
+  private reopen(): void {
+    this.open = [];
+    this.openLength = 0;
+  }
+}

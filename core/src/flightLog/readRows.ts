@@ -1,7 +1,7 @@
 import { cellIn, type DateForm, onOrOff } from './cells';
 import { isUtc, type LogColumn, singleCells } from './columns';
 import { type LogLayout, maxInstantS, splitCells } from './layout';
-import { LineSplitter, maxLineLength } from './lines';
+import { maxLineLength, RowSplitter } from './lines';
 import { type LogProblem, type LogSample, maxToldProblems, type ReadLog } from './sample';
 
 /** More rows than this are not read: a day at ten a second. */
@@ -14,9 +14,8 @@ const noDates: DateForm = { monthFirst: false, timeZone: 'UTC' };
 
 /** Reads a log piece by piece: what is fed may end in the middle of a line, and a file of any length is never held as a whole. */
 export class RowReader {
-  private readonly lines = new LineSplitter((line) => this.read(line));
+  private readonly rows = new RowSplitter((row, line) => this.read(row, line));
   private readonly forms: Partial<Record<LogColumn, DateForm>>;
-  private line = 0;
   /** Days that a clock of the log passed midnight. */
   private daysPassed = 0;
   private lastClockS: number | null = null;
@@ -42,12 +41,12 @@ export class RowReader {
   }
 
   feed(text: string): void {
-    this.lines.feed(text);
+    this.rows.feed(text);
   }
 
   /** Ends the reading; samples come in order of time, whatever order the rows had. */
   end(): ReadLog {
-    this.lines.end();
+    this.rows.end();
     const offsetS = this.dateOffsetS ?? 0;
     const dated =
       offsetS === 0 ? this.samples : this.samples.map((one) => ({ ...one, timeS: one.timeS + offsetS }));
@@ -57,23 +56,22 @@ export class RowReader {
     return { samples, isDated, problems: this.problems, leftOut: this.leftOut };
   }
 
-  private read(line: string): void {
-    this.line++;
-    // The first line with anything in it is the headings'.
-    if (this.line === 1 || line.trim() === '') return;
-    const read = this.sampleOf(line);
+  private read(row: string, line: number): void {
+    // The first row is the headings'.
+    if (line === 1 || row.trim() === '') return;
+    const read = this.sampleOf(row);
     if (typeof read !== 'string') this.samples.push(read);
     else {
       this.leftOut++;
-      if (this.problems.length < maxToldProblems) this.problems.push({ line: this.line, message: read });
+      if (this.problems.length < maxToldProblems) this.problems.push({ line, message: read });
     }
   }
 
-  /** The sample of a line, or what is wrong with it. */
-  private sampleOf(line: string): LogSample | string {
+  /** The sample of a row, or what is wrong with it. */
+  private sampleOf(row: string): LogSample | string {
     const { delimiter, headings } = this.layout;
-    if (line.length > maxLineLength) return `The line is longer than ${maxLineLength} characters.`;
-    const cells = line.includes('"') ? splitCells(line, delimiter) : line.split(delimiter);
+    if (row.length > maxLineLength) return `The line is longer than ${maxLineLength} characters.`;
+    const cells = row.includes('"') ? splitCells(row, delimiter) : row.split(delimiter);
     if (this.samples.length >= maxRows) return 'More than a million rows: the rest is not read.';
     if (cells.length < headings.length) {
       return `${cells.length} of ${headings.length} columns: the line is cut.`;

@@ -1,44 +1,25 @@
-import { XMLParser } from 'fast-xml-parser';
+import { parseGpx } from '../formats/gpx';
 import { type Outcome, refuse, success } from '../units/outcome';
 import { localDistanceM, type WithCoordinates } from './localDistance';
 import type { LogSample, ReadLog } from './sample';
 
-/** GPX 1.1 (topografix.com/GPX/1/1): tracks of points with place, height and time. Entities are refused, whatever they say. */
+/** GPX 1.1: tracks of points with place, height and time. */
 export function readGpx(text: string): Outcome<ReadLog> {
-  if (/<!(DOCTYPE|ENTITY)/i.test(text)) {
+  const file = parseGpx(text);
+  if (file === 'own-entities') {
     return refuse(
       'not-a-track',
       'This XML defines entities of its own, which no track needs: it is not read.',
     );
   }
-  let parsed: GpxFile;
-  try {
-    parsed = new XMLParser({
-      ignoreAttributes: false,
-      attributeNamePrefix: '',
-      processEntities: false,
-      isArray: (name) => ['trk', 'trkseg', 'trkpt'].includes(name),
-    }).parse(text, true) as GpxFile;
-  } catch {
-    return notGpx();
-  }
-  const points = (parsed.gpx?.trk ?? []).flatMap(({ trkseg }) =>
+  if (file === 'not-xml') return notGpx();
+  const points = (file.gpx?.trk ?? []).flatMap(({ trkseg }) =>
     (trkseg ?? []).flatMap(({ trkpt }) => trkpt ?? []),
   );
   if (points.length === 0) return notGpx();
   return success(
     trackOf(points.map(({ lat, lon, ele, time }) => [Number(lon), Number(lat), ele ?? null, time ?? null])),
   );
-}
-
-interface GpxFile {
-  readonly gpx?: {
-    readonly trk?: readonly {
-      readonly trkseg?: readonly {
-        readonly trkpt?: readonly { lat: string; lon: string; ele?: number; time?: string }[];
-      }[];
-    }[];
-  };
 }
 
 function notGpx() {

@@ -1,3 +1,4 @@
+import { writeGpxTrack } from '../formats/gpx';
 import { withCoordinates } from './localDistance';
 import type { LogSample } from './sample';
 
@@ -5,11 +6,14 @@ const instant = (timeS: number) => new Date(timeS * 1000).toISOString();
 
 /** A track as GPX 1.1; heights are above take-off, as they were read, over the ground given. */
 export function writeGpx(samples: readonly LogSample[], groundM: number): string {
-  const points = withCoordinates(samples).map(
-    ({ timeS, latitudeDeg, longitudeDeg, heightM }) =>
-      `<trkpt lat="${latitudeDeg}" lon="${longitudeDeg}">${heightM === undefined ? '' : `<ele>${(groundM + heightM).toFixed(2)}</ele>`}<time>${instant(timeS)}</time></trkpt>`,
+  return writeGpxTrack(
+    withCoordinates(samples).map(({ timeS, latitudeDeg, longitudeDeg, heightM }) => ({
+      latitudeDeg,
+      longitudeDeg,
+      ...(heightM !== undefined && { elevationM: Number((groundM + heightM).toFixed(2)) }),
+      time: instant(timeS),
+    })),
   );
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Acorn Tally" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>\n${points.join('\n')}\n</trkseg></trk></gpx>\n`;
 }
 
 /** The same as a GeoJSON line (RFC 7946), its times in the property coordTimes. */

@@ -9,6 +9,7 @@ import type { PlanRequest } from '../swapPlan/request/request';
 import type { Shot } from '../swapPlan/request/shot';
 import { fittingName } from '../units/names';
 import { writeCsv } from './csv';
+import { writeGpxWaypoints } from './gpx';
 
 /** What of a shoot its files are made of. */
 export interface PlanToWrite {
@@ -145,19 +146,23 @@ export function writePlanCsv({ request, plan }: Pick<PlanToWrite, 'request' | 'p
 
 /** Working points as GPX 1.1 waypoints, by the geodesic of WGS 84 (Karney 2013); heights are over the ground given. */
 export function writePointsGpx(request: PlanRequest, home: Coordinates, groundM: number): string {
-  const points = request.shots.map((shot, i) => {
-    const { latitudeDeg, longitudeDeg } = pointOf(request, shot, home);
-    return `<wpt lat="${latitudeDeg.toFixed(7)}" lon="${longitudeDeg.toFixed(7)}"><ele>${groundM + shot.heightM}</ele><name>${escaped(`${i + 1} ${shot.name}`)}</name></wpt>`;
-  });
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<gpx version="1.1" creator="Acorn Tally" xmlns="http://www.topografix.com/GPX/1/1">\n${points.join('\n')}\n</gpx>\n`;
+  const places = request.launchPlaces ?? [];
+  return writeGpxWaypoints(
+    request.shots.map((shot, i) => ({
+      ...pointOf(places, shot, home),
+      elevationM: groundM + shot.heightM,
+      name: `${i + 1} ${shot.name}`,
+    })),
+  );
 }
 
+/** To a centimetre. */
 function pointOf(
-  { launchPlaces }: PlanRequest,
+  places: NonNullable<PlanRequest['launchPlaces']>,
   shot: Shot,
   { latitudeDeg, longitudeDeg }: Coordinates,
 ): Coordinates {
-  const place = launchPlaces?.find(({ id }) => id === shot.launchPlaceId) ?? launchPlaces?.[0];
+  const place = places.find(({ id }) => id === shot.launchPlaceId) ?? places[0];
   const seen = toCartesian(shot);
   const [eastM, northM] = [seen.eastM + (place?.eastM ?? 0), seen.northM + (place?.northM ?? 0)];
   const bearingDeg = (Math.atan2(eastM, northM) * 180) / Math.PI;
@@ -167,12 +172,8 @@ function pointOf(
     bearingDeg,
     Math.hypot(eastM, northM),
   );
-  return { latitudeDeg: lat2 as number, longitudeDeg: lon2 as number };
-}
-
-function escaped(text: string): string {
-  const signs: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-  return text.replace(/[&<>"]/g, (sign) => signs[sign] as string);
+  const rounded = (deg: unknown) => Number((deg as number).toFixed(7));
+  return { latitudeDeg: rounded(lat2), longitudeDeg: rounded(lon2) };
 }
 
 function labelOf({ batteries }: PlanRequest, { batteryId }: Pick<FlightOfPlan, 'batteryId'>): string {

@@ -54,6 +54,9 @@ test('working points written as GPX are read again where they were, to a metre a
   expect(read).toHaveLength(2);
   expect(Math.abs((read[0]?.distanceM ?? 0) - 180)).toBeLessThanOrEqual(1);
   expect(Math.abs((read[0]?.bearingDeg ?? 0) - 70)).toBeLessThanOrEqual(1);
+  const odd = { shots: [{ ...shots[0], name: 'Fold <1> & "gate"' }], launchPlaces: null } as never;
+  const { shots: again } = answered(readShotPoints(writePointsGpx(odd, fell, 620), fell, () => 'new'));
+  expect(again[0]?.name).toBe('1 Fold <1> & "gate"');
 });
 
 // One minute of latitude is a nautical mile, 1852 m, to a few metres (definition of 1929; 1856 m at 54.5° on WGS 84).

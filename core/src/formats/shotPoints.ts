@@ -1,4 +1,3 @@
-import { XMLParser } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import type { Coordinates } from '../air/sun';
 import { maxShots, type Shot, shotRanges } from '../swapPlan/request/shot';
@@ -7,6 +6,7 @@ import { type Outcome, refuse, success } from '../units/outcome';
 import { violation } from '../units/quantity';
 import type { CsvProblem } from './csv';
 import { fileTooLong, longestFile } from './fileLength';
+import { parseGpx } from './gpx';
 import type { ShotRows } from './shotsCsv';
 
 /** Whether a text is a map's and not a table: GPX or GeoJSON. */
@@ -53,28 +53,11 @@ export function readShotPoints(text: string, home: Coordinates, newId: () => str
 }
 
 function gpxPoints(text: string): Point[] | null {
-  if (/<!(DOCTYPE|ENTITY)/i.test(text)) return null;
-  interface Waypoint {
-    readonly lat?: string;
-    readonly lon?: string;
-    readonly name?: unknown;
-  }
-  interface Gpx {
-    readonly gpx?: { readonly wpt?: Waypoint[]; readonly rte?: { readonly rtept?: Waypoint[] }[] };
-  }
-  try {
-    const parser = new XMLParser({
-      ignoreAttributes: false,
-      attributeNamePrefix: '',
-      processEntities: false,
-      isArray: (name) => ['wpt', 'rte', 'rtept'].includes(name),
-    });
-    const { gpx } = parser.parse(text, true) as Gpx;
-    const all = [...(gpx?.wpt ?? []), ...(gpx?.rte ?? []).flatMap(({ rtept }) => rtept ?? [])];
-    return all.flatMap(({ lat, lon, name }) => pointAt(Number(lon), Number(lat), name));
-  } catch {
-    return null;
-  }
+  const file = parseGpx(text);
+  if (typeof file === 'string') return null;
+  const { wpt = [], rte = [] } = file.gpx ?? {};
+  const all = [...wpt, ...rte.flatMap(({ rtept }) => rtept ?? [])];
+  return all.flatMap(({ lat, lon, name }) => pointAt(Number(lon), Number(lat), name));
 }
 
 function geoJsonPoints(text: string): Point[] | null {
