@@ -16,6 +16,7 @@ const coreFolders = [
   'formats',
   'flightLog',
   'records',
+  'requests',
 ];
 
 const downward = coreFolders.map((folder, i) => ({

@@ -1,8 +1,8 @@
 import { dayAtPlace } from '../core/src/records/day';
 import type { Content, KeptRecord, Kind } from '../core/src/records/kinds';
+import { planRequestFor } from '../core/src/requests/planRequest';
 import type { PlanRequest } from '../core/src/swapPlan/request/request';
 import { loadHollinFell } from '../server/src/demo/hollinFell';
-import { planRequestFor } from '../web/src/swapPlan/planRequest';
 
 /** The shoot of the example as the application asks for its plan: by the hour, with one charger. */
 export async function exampleShoot(): Promise<PlanRequest> {

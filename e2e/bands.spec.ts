@@ -1,4 +1,4 @@
-import { packAt } from '@acorn-tally/core';
+import { estimateRequestFor } from '@acorn-tally/core';
 import { expect, pick, test } from './fixtures';
 
 test('the band in the browser is the band of the API, to the digit: the same draws, the same code', async ({
@@ -15,14 +15,7 @@ test('the band in the browser is the band of the API, to the digit: the same dra
   const [battery] = await records('batteries');
   const [conditions] = await records('conditions');
   const answer = await page.request.post(`${app.url}/api/v1/estimates`, {
-    data: {
-      aircraft: aircraft.spec,
-      battery: packAt(battery.pack, battery.keeping, conditions.at, conditions.weather.airTemperatureC),
-      conditions: conditions.weather,
-      flight: aircraft.flight,
-      policy: aircraft.policy,
-      site: conditions.site,
-    },
+    data: estimateRequestFor(aircraft, battery, conditions),
   });
   const { usableS, turnBackCharge } = await answer.json();
   const clock = (seconds: number) =>

@@ -1,4 +1,4 @@
-import { packAt } from '@acorn-tally/core';
+import { estimateRequestFor } from '@acorn-tally/core';
 import type { Page } from '@playwright/test';
 import { expect, minutesToSpend, test } from './fixtures';
 
@@ -42,13 +42,7 @@ async function oneFlight(page: Page, url: string) {
     shots: [shot],
   });
   const answer = await page.request.post(`${url}/api/v1/estimates`, {
-    data: {
-      aircraft: aircraft.spec,
-      battery: packAt(battery.pack, battery.keeping, conditions.at, conditions.weather.airTemperatureC),
-      conditions: conditions.weather,
-      flight,
-      policy: aircraft.policy,
-    },
+    data: estimateRequestFor({ ...aircraft, flight }, battery, conditions),
   });
   return answer.json();
 }

@@ -84,8 +84,6 @@ export {
   isFlown,
   type KeptPlace,
   keptPlaces,
-  keptTemperatureC,
-  packAt,
 } from './battery/keeping';
 export { chemistryOf } from './battery/openCircuit';
 export { packMassKg } from './battery/packMass';
@@ -164,7 +162,7 @@ export { drawCountOf, drawRanges, drawsFor, estimateInFull } from './estimate/fu
 export { hoverOrMove } from './estimate/hoverOrMove';
 export { type Cause, type LedgerLine, withDoubt } from './estimate/ledger';
 export { type AirspeedCurve, type AtAirspeed, type PowerCurve, powerCurve } from './estimate/powerCurve';
-export { type EstimateRequest, type FlightPlan, flightProblem, ranges } from './estimate/request';
+export { type EstimateRequest, type FlightPlan, ranges } from './estimate/request';
 export { type WayToKnow, waysToKnow } from './estimate/sensitivity';
 export {
   defaultWhatIfs,
@@ -228,7 +226,6 @@ export {
   type FitChanges,
   type FitContent,
   type FlightState,
-  fitRequestFor,
   type ListedFit,
   listedFit,
 } from './records/fitted';
@@ -299,6 +296,18 @@ export {
   type Weather,
   type WeatherSource,
 } from './records/records';
+export { estimateRequestFor } from './requests/estimateRequest';
+export { fitRequestFor } from './requests/fitRequest';
+export { flightFromHome, fromHome, fromTakeoff, homeName, movedHomeOf, siteFromHome } from './requests/home';
+export { packAtTheHour } from './requests/packAtTheHour';
+export {
+  duskAfter,
+  homePlaceId,
+  planRequestFor,
+  type Shooting,
+} from './requests/planRequest';
+export { returnRequestFor } from './requests/returnRequest';
+export { testRequestFor } from './requests/testRequest';
 export {
   airspeedHomeMps,
   type ComesHome,
@@ -310,8 +319,6 @@ export { obstaclesAlong } from './reserve/obstaclesAlong';
 export {
   type Place,
   type PlanePoint,
-  relativeTo,
-  reverseBearing,
   toCartesian,
   toPolar,
 } from './reserve/plane';
@@ -429,7 +436,6 @@ export {
   leftTos,
   maxCheckpoints,
   readingsOf,
-  requestForTest,
   type SignKind,
   signKinds,
   type TestFlight,
@@ -469,7 +475,6 @@ export {
   unitNamed,
   written,
 } from './units/units';
-export { siteFrom } from './wayHome/movedHome';
 export { type Reaches, reaches } from './wayHome/reach';
 export type { ReturnRequest } from './wayHome/request';
 export type { ReturnHeightAdvice } from './wayHome/returnHeight';

@@ -1,6 +1,5 @@
 import {
   type AircraftContent,
-  agedPack,
   type Battery,
   type BatteryKeeping,
   beliefFrom,
@@ -8,9 +7,9 @@ import {
   defaultDraws,
   fromTheBox,
   frozenEstimate,
-  requestForTest,
   type ShootContent,
   type Shot,
+  testRequestFor,
 } from '@acorn-tally/core';
 import type { Transaction } from '../database/database';
 import type { Stores } from '../database/stores';
@@ -54,8 +53,7 @@ async function loadAircraft(
   for (const { battery, flownAt, test, weather, excludedReason, note } of entry.tests) {
     const own = entry.packs[battery - 1] as FleetEntry['packs'][number];
     const pack = { ...entry.label, startCharge: own.startCharge, cycles: own.cycles };
-    const aged = agedPack({ pack, keeping: own.keeping }, flownAt);
-    const request = requestForTest(test, aircraft.spec, aged, weather);
+    const request = testRequestFor({ test, flownAt, weather }, aircraft, { pack, keeping: own.keeping });
     const estimate = frozenEstimate(request, belief);
     if (!estimate.answer) throw new Error(`The example's test of ${flownAt} has no estimate.`);
     await stores.of('testFlights').insert(transaction, {

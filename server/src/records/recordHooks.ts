@@ -1,5 +1,4 @@
 import {
-  agedPack,
   type Content,
   type FrozenEstimate,
   fromTheBox,
@@ -9,8 +8,8 @@ import {
   type Knowledge,
   knowledgeFrom,
   listedFit,
-  requestForTest,
   testOutcome,
+  testRequestFor,
   timeZoneAt,
 } from '@acorn-tally/core';
 import type { Calculator } from '../calculations/calculator';
@@ -66,20 +65,15 @@ async function estimateAsFlown(
   return calculator.run('testEstimates', await asFlown(content, stores));
 }
 
-async function asFlown(
-  { aircraftId, batteryId, flownAt, test, weather }: Content<'testFlights'>,
-  stores: Stores,
-) {
-  const [aircraft, battery, known] = await stores.database.read(async (reader) => {
-    const flown = await stores.of('aircraft').get(reader, aircraftId);
-    return [
-      flown,
-      await stores.of('batteries').get(reader, batteryId),
-      await currentKnowledge(flown, reader, stores),
-    ] as const;
+async function asFlown(content: Content<'testFlights'>, stores: Stores) {
+  return stores.database.read(async (reader) => {
+    const aircraft = await stores.of('aircraft').get(reader, content.aircraftId);
+    const battery = await stores.of('batteries').get(reader, content.batteryId);
+    return {
+      request: testRequestFor(content, aircraft, battery),
+      known: await currentKnowledge(aircraft, reader, stores),
+    };
   });
-  const request = requestForTest(test, aircraft.spec, agedPack(battery, flownAt), weather, batteryId);
-  return { request, known };
 }
 
 /** By the current fit of the aircraft; from the box where it has none, or where that is no more. */

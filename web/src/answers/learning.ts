@@ -4,6 +4,7 @@ import {
   basisOf,
   changesSince,
   type DayAtPlace,
+  estimateRequestFor,
   type Fit,
   type FitChanges,
   type FitContent,
@@ -21,7 +22,6 @@ import { comesOrGoes } from '../records/undoHistory';
 import { currentOf } from '../state/belief';
 import { type Fitting, testsToFlyNext, useFit } from '../workers/useFit';
 import { countsNow } from './counted';
-import { requestFor } from './useEstimates';
 
 /** What the flights of an aircraft are now, and what is different from what its current fit was made of. */
 export interface ToLearn {
@@ -116,7 +116,7 @@ export function useNextTests(
       .getState()
       .batteries.filter((one) => one.aircraftId === aircraft.id && isFlown(one.keeping))
       .map(({ id }) => id);
-    const planned = { ...requestFor(aircraft, battery, conditions), batteryId: battery.id };
+    const planned = { ...estimateRequestFor(aircraft, battery, conditions), batteryId: battery.id };
     // A hand on a slider asks many times a second.
     const later = setTimeout(() => {
       testsToFlyNext({ ...request, planned, testableIds }, posterior, wanted.signal).then(setFound, () =>

@@ -1,15 +1,14 @@
 import {
-  agedPack,
   type BatteryRecord,
   defaultLeftTo,
   type LeftTo,
   type ListedTest,
   median,
-  requestForTest,
   type ShownLeft,
   type Style,
   shownLeft,
   shownOverCame,
+  testRequestFor,
 } from '@acorn-tally/core';
 import { isHover } from '../parts/testWords';
 import { useRecords } from '../records/records';
@@ -17,15 +16,12 @@ import { beliefAbout } from '../state/belief';
 import { countsNow } from './counted';
 
 /** What an aircraft showed as left in a test against what came; nothing where its battery or aircraft is gone. */
-export function shownIn(
-  { aircraftId, batteryId, flownAt, test, weather }: ListedTest,
-  battery: BatteryRecord | null,
-): ShownLeft[] {
+export function shownIn(record: ListedTest, battery: BatteryRecord | null): ShownLeft[] {
+  const { aircraftId, test } = record;
   const aircraft = useRecords.getState().aircraft.find(({ id }) => id === aircraftId);
   // A record that came broken takes down the view of its own, not this one.
   if (!aircraft || !battery || !test?.checkpoints?.some(({ leftS }) => leftS != null)) return [];
-  const request = requestForTest(test, aircraft.spec, agedPack(battery, flownAt), weather, batteryId);
-  return shownLeft(test, request, beliefAbout(aircraft).middle);
+  return shownLeft(test, testRequestFor(record, aircraft, battery), beliefAbout(aircraft).middle);
 }
 
 export interface ShownByStyle {

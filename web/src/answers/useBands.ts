@@ -4,6 +4,7 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   type EstimateRequest,
+  estimateRequestFor,
   type FlightRemedy,
   type Knowledge,
   type LedgerLine,
@@ -13,7 +14,6 @@ import { beliefAbout } from '../state/belief';
 import type { DrawnAnswer } from '../workers/calculator';
 import { calculators } from '../workers/calculators';
 import { type Calculated, useCalculated } from '../workers/useCalculated';
-import { requestFor } from './useEstimates';
 
 export type DrawnAnswers = ReadonlyMap<string, DrawnAnswer>;
 
@@ -32,7 +32,7 @@ export function useDrawnAnswers(
     return async (wanted: AbortSignal): Promise<DrawnAnswers> => {
       const answers = await Promise.all(
         groups.map(async (group) => {
-          const requests = group.map((battery) => requestFor(aircraft, battery, conditions));
+          const requests = group.map((battery) => estimateRequestFor(aircraft, battery, conditions));
           const drawn = await calculators.do((worker) => worker.flights(requests, known), wanted);
           return group.map((battery, i) => [battery.id, drawn[i] ?? null] as const);
         }),

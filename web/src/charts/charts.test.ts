@@ -1,8 +1,9 @@
 import { bandsOf } from '@acorn-tally/core';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
+import { jayRequest } from '../../../core/fixtures/records';
 import { shownPlan } from '../answers/planned';
 import { spansOf } from '../answers/spans';
-import { flightAsPlanned, flightUnplanned, jayRequest } from '../testing/jay';
+import { flightAsPlanned, flightUnplanned } from '../testing/jay';
 import { bandOutline, flightLines } from './flightLines';
 import { tallyInWords, tallyStrokes } from './tally';
 

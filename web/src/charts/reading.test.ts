@@ -1,7 +1,8 @@
 import { bandsOf, type FlightEvent, imperialUnits, metricUnits } from '@acorn-tally/core';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
+import { jayRequest } from '../../../core/fixtures/records';
 import { writerOf } from '../state/units';
-import { flightAsPlanned, jayRequest } from '../testing/jay';
+import { flightAsPlanned } from '../testing/jay';
 import { eventOf } from './flightLines';
 import { lastTimeS, readingAt, readingInWords } from './reading';
 

@@ -1,9 +1,9 @@
+import { homeName, movedHomeOf } from '@acorn-tally/core';
 import { airAt, bearing } from '../answers/air';
 import { LinkButton } from '../parts/LinkButton';
 import { beliefAbout } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useAircraft, useConditions } from '../state/current';
-import { homeName, movedHomeOf } from '../state/home';
 import { useWriter } from '../state/units';
 import styles from './Ribbon.module.css';
 

@@ -4,8 +4,8 @@ import { MantineProvider } from '@mantine/core';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { jay1 } from '../../../core/fixtures/records';
 import { useRecords } from '../records/records';
-import { jay1 } from '../testing/jay';
 import { QuantityField } from './QuantityField';
 import '../testing/browser';
 

@@ -4,6 +4,7 @@ import {
   type DayAtPlace,
   flyingOrder,
   isFlown,
+  packAtTheHour,
   takeoffCharge,
 } from '@acorn-tally/core';
 import { Table, UnstyledButton } from '@mantine/core';
@@ -24,7 +25,6 @@ import { TextField } from '../fields/TextField';
 import { IconButton } from '../parts/IconButton';
 import { Note } from '../parts/Note';
 import { ScrollTable } from '../parts/ScrollTable';
-import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { unfitNow } from '../state/unfitNow';
 import { BatteryDetails } from './BatteryDetails';

@@ -10,6 +10,7 @@ import {
   labelEnergyWh,
   minutesAndSeconds,
   nameProblem,
+  packAtTheHour,
   powerSources,
   takeoffCharge,
   timedMean,
@@ -28,7 +29,6 @@ import { Note } from '../parts/Note';
 import { ScrollTable } from '../parts/ScrollTable';
 import { useRemoval } from '../parts/useRemoval';
 import { useRecords } from '../records/records';
-import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { type Clock, useClock } from '../state/clock';
 import { useFlownBatteriesOf } from '../state/current';

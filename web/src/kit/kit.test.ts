@@ -1,8 +1,8 @@
 import type { Battery } from '@acorn-tally/core';
+import { jay1 } from '../../../core/fixtures/records';
 import { storageInWords, whenInWords } from '../parts/kitWords';
 import { likeliest } from '../state/belief';
 import { clockOf } from '../state/clock';
-import { jay1 } from '../testing/jay';
 import { quickActions } from './quickActions';
 
 const at = '2026-11-26T08:40:00Z';

@@ -3,6 +3,7 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   estimate,
+  estimateRequestFor,
   explain,
   minutesAndSeconds,
   type PowerCurve,
@@ -14,7 +15,7 @@ import { Anchor, Table } from '@mantine/core';
 import { useMemo } from 'react';
 import { shownPlan } from '../answers/planned';
 import { useBandsOf } from '../answers/useBands';
-import { requestFor } from '../answers/useEstimates';
+
 import { ChartKey } from '../charts/ChartKey';
 import { lazyChart } from '../charts/lazyCharts';
 import { AircraftAndBattery } from '../fields/AircraftAndBattery';
@@ -113,7 +114,7 @@ interface ToldProps {
 
 function Told({ aircraft, battery, conditions }: ToldProps) {
   const told = useMemo(() => {
-    const request = requestFor(aircraft, battery, conditions);
+    const request = estimateRequestFor(aircraft, battery, conditions);
     const { middle } = beliefAbout(aircraft);
     return {
       requests: [request],

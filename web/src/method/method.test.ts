@@ -13,8 +13,9 @@ import {
 } from '@acorn-tally/core';
 import { answered } from '../../../core/fixtures/answered';
 import { boxMiddle } from '../../../core/fixtures/beliefs';
+import { fell, jay, jay1, jayRequest } from '../../../core/fixtures/records';
 import { writerOf } from '../state/units';
-import { fell, flightAsPlanned, jay, jay1, jayRequest } from '../testing/jay';
+import { flightAsPlanned } from '../testing/jay';
 import { guesses } from './guesses';
 import { minuteLines, powerLines } from './powerChart';
 import { stepsOf } from './steps';

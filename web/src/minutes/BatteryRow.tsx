@@ -8,6 +8,7 @@ import {
   keptPlaces,
   minutesAndSeconds,
   nameProblem,
+  packAtTheHour,
   provisionalAdvice,
   ranges,
   takeoffCharge,
@@ -31,7 +32,6 @@ import { usePhone } from '../parts/usePhone';
 import { useRemoval } from '../parts/useRemoval';
 import { Warning } from '../parts/Warning';
 import { useRecords } from '../records/records';
-import { packAtTheHour } from '../state/atTheHour';
 import { believedHealth, likeliest } from '../state/belief';
 import { unfitNow } from '../state/unfitNow';
 import { useWriter, type Writer } from '../state/units';

@@ -6,9 +6,11 @@ import {
   confidenceOf,
   type DayAtPlace,
   type Estimate,
+  flightFromHome,
   type LedgerLine,
   minAtTouchdown,
   minutesAndSeconds,
+  packAtTheHour,
   type Sentence,
   sentence,
   spec,
@@ -18,8 +20,6 @@ import { basisInWords } from '../answers/trust';
 import { shareInWords } from '../fields/percent';
 import { Say } from '../fields/Say';
 import { Bar } from '../parts/Bar';
-import { packAtTheHour } from '../state/atTheHour';
-import { flightFromHome } from '../state/home';
 import styles from './Ledger.module.css';
 
 interface Props {

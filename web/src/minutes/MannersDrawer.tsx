@@ -1,6 +1,7 @@
 import {
   type AircraftRecord,
   type EstimateRequest,
+  estimateRequestFor,
   type FlightPlan,
   type Manner,
   maxAirspeedMps,
@@ -9,7 +10,7 @@ import {
   type Style,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
-import { requestFor } from '../answers/useEstimates';
+
 import { MannerFields } from '../fields/MannerFields';
 import { QuantityField } from '../fields/QuantityField';
 import { RecordingField } from '../fields/RecordingField';
@@ -33,7 +34,7 @@ export function MannersDrawer({ aircraft, opened, onClose, onChange }: Props) {
   const { flight } = aircraft;
   const { mix } = flight;
   const moving = mix.filter(({ style, share }) => style !== 'hover' && share > 0);
-  const request = conditions && battery && opened ? requestFor(aircraft, battery, conditions) : null;
+  const request = conditions && battery && opened ? estimateRequestFor(aircraft, battery, conditions) : null;
   const thriftyMps = useThriftySpeedMps(request, aircraft);
   const set = (style: Style, part: Partial<Manner>, what: string) =>
     onChange(

@@ -5,6 +5,7 @@ import {
   confidenceOf,
   type DayAtPlace,
   type Estimate,
+  estimateRequestFor,
   type FlightRemedy,
   isTestOnly,
   minAtTouchdown,
@@ -17,7 +18,7 @@ import { memo, Suspense, useDeferredValue, useMemo } from 'react';
 import { shownPlan } from '../answers/planned';
 import { trustInWords } from '../answers/trust';
 import { type DrawnAnswers, useDrawnAnswers, useFlightRemedies } from '../answers/useBands';
-import { type BatteryEstimate, requestFor, useEstimates } from '../answers/useEstimates';
+import { type BatteryEstimate, useEstimates } from '../answers/useEstimates';
 import { TallyLegend } from '../charts/Tally';
 import { comesHomeInWords } from '../fields/ComesHomeField';
 import { inHundred, percent, shareInWords } from '../fields/percent';
@@ -122,7 +123,7 @@ const Answers = memo(function Answers({ aircraft, batteries, battery, conditions
   const choose = usePreferences((state) => state.choose);
   const estimates = useEstimates(aircraft, batteries, conditions);
   const request = useMemo(
-    () => (battery ? requestFor(aircraft, battery, conditions) : null),
+    () => (battery ? estimateRequestFor(aircraft, battery, conditions) : null),
     [aircraft, battery, conditions],
   );
   const chosen = estimates.find((row) => row.battery.id === battery?.id)?.outcome;

@@ -3,9 +3,9 @@ import { MantineProvider } from '@mantine/core';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
+import { jay1 } from '../../../core/fixtures/records';
 import { useRecords } from '../records/records';
 import { useDraft } from '../state/drafts';
-import { jay1 } from '../testing/jay';
 import { Guard } from './Guard';
 import '../testing/browser';
 

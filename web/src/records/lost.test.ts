@@ -1,8 +1,8 @@
 import { frozenEstimate, listedTest } from '@acorn-tally/core';
 import fc from 'fast-check';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
+import { fell, jay, jay1, jayRequest } from '../../../core/fixtures/records';
 import { withRandom } from '../../../core/fixtures/seeds';
-import { fell, jay, jay1, jayRequest } from '../testing/jay';
 import { PretendBrowser, PretendServer } from '../testing/world';
 import { differences, taking } from './conflict';
 import { contentOf } from './kinds';

@@ -1,4 +1,4 @@
-import { fellPlace, jay, jay1 } from '../testing/jay';
+import { fellPlace, jay, jay1 } from '../../../core/fixtures/records';
 import { PretendBrowser, PretendServer } from '../testing/world';
 import { making } from './changes';
 import { savingOf } from './saving';

@@ -1,17 +1,4 @@
-import {
-  type Battery,
-  type BatteryRecord,
-  type DayAtPlace,
-  type DayContent,
-  packAt,
-  splitConditions,
-  weatherAtHour,
-} from '@acorn-tally/core';
-
-/** A battery as it will be at the ribbon’s hour: how long it has stood, and how warm it is where it waits. */
-export function packAtTheHour(battery: BatteryRecord, conditions: DayAtPlace): Battery {
-  return packAt(battery.pack, battery.keeping, conditions.at, conditions.weather.airTemperatureC);
-}
+import { type DayAtPlace, type DayContent, splitConditions, weatherAtHour } from '@acorn-tally/core';
 
 /** What changes when the ribbon is set to another hour: its weather too, where the hourly rows give it. */
 export function atAnotherHour(conditions: DayAtPlace, at: string): Partial<DayContent> {

@@ -1,6 +1,6 @@
 import { timeZoneAt } from '@acorn-tally/core';
+import { fell } from '../../../core/fixtures/records';
 import { rememberZone } from '../api/zones';
-import { fell } from '../testing/jay';
 import { atAnotherHour } from './atTheHour';
 import { browserTimeZone, clockAt, clockOf, sameClockTime } from './clock';
 import { movedClocks } from './movedClocks';

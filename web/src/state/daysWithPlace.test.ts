@@ -1,4 +1,4 @@
-import { fellDay, fellPlace } from '../testing/jay';
+import { fellDay, fellPlace } from '../../../core/fixtures/records';
 import { daysWithPlace } from './daysWithPlace';
 
 test('a day whose place is not there is passed over: the views have another day to show, or a new one begins', () => {

@@ -1,11 +1,11 @@
 import {
   type BatteryRecord,
   type DayAtPlace,
+  packAtTheHour,
   takeoffCharge,
   type UnfitReason,
   unfitToFly,
 } from '@acorn-tally/core';
-import { packAtTheHour } from './atTheHour';
 import { likeliest } from './belief';
 
 /** Why a battery is not to be flown as it is at the chosen hour; null where nothing stands against it. */

@@ -9,6 +9,7 @@ import {
   minutesAndSeconds,
   type PlanAsRead,
   type PlanRequest,
+  type Shooting,
   type ShootRecord,
   type Shot,
   swapS,
@@ -27,7 +28,6 @@ import { ChargersTable } from './ChargersTable';
 import { useKeptPlans } from './keptPlan';
 import { liftOffWarnings } from './liftOffWarnings';
 import styles from './PlanCard.module.css';
-import type { Shooting } from './planRequest';
 import { isFromSeveral } from './planWords';
 import { lightNames } from './shotWords';
 import { usePlan } from './usePlan';

@@ -4,11 +4,13 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   defaultReserveCharge,
+  duskAfter,
   isFlown,
   nameProblem,
   type PlanOrder,
   type Policy,
   type PolicyKind,
+  packAtTheHour,
   ranges,
   type ShootRecord,
   shootRanges,
@@ -24,12 +26,10 @@ import { QuantityField } from '../fields/QuantityField';
 import { TextField } from '../fields/TextField';
 import { LinkButton } from '../parts/LinkButton';
 import { useRecords } from '../records/records';
-import { packAtTheHour } from '../state/atTheHour';
 import { likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { CrewSettings } from './CrewSettings';
 import styles from './PlanSettings.module.css';
-import { duskAfter } from './planRequest';
 import { WhichShoot } from './WhichShoot';
 
 interface Props {

@@ -1,4 +1,5 @@
 import {
+  homePlaceId,
   type LightWish,
   type ShootRecord,
   type Shot,
@@ -13,7 +14,6 @@ import { QuantityField } from '../fields/QuantityField';
 import { IconButton } from '../parts/IconButton';
 import { clockAt } from '../state/clock';
 import { useConditionsOf, useLaunchPlaces } from '../state/current';
-import { homePlaceId } from './planRequest';
 import { counted } from './planWords';
 import styles from './ShotFields.module.css';
 import { lightOptions, needOptions, none, placeOptions, styleOptions } from './shotWords';

@@ -1,4 +1,5 @@
 import {
+  homePlaceId,
   type LightWish,
   nameProblem,
   type ShootRecord,
@@ -17,7 +18,6 @@ import { TextField } from '../fields/TextField';
 import { IconButton } from '../parts/IconButton';
 import { clockAt } from '../state/clock';
 import { useBatteriesOfShoot, useConditionsOf, useFleet, useLaunchPlaces } from '../state/current';
-import { homePlaceId } from './planRequest';
 import styles from './ShotFields.module.css';
 import { lightOptions, needOptions, none, placeOptions, styleOptions } from './shotWords';
 

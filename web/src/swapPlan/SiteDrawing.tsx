@@ -1,5 +1,6 @@
 import {
   type DayAtPlace,
+  homePlaceId,
   type LaunchPlace,
   type PlanePoint,
   type ShootRecord,
@@ -14,7 +15,6 @@ import { useRecords } from '../records/records';
 import { useLaunchPlaces } from '../state/current';
 import { usePreferences } from '../state/preferences';
 import { useWriter } from '../state/units';
-import { homePlaceId } from './planRequest';
 import styles from './SiteDrawing.module.css';
 import { groundOf, seenOnTheGround } from './site';
 

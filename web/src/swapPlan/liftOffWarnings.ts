@@ -4,9 +4,9 @@ import {
   liftOffCautions,
   type PlanRequest,
   type SwapPlan,
+  siteFromHome,
 } from '@acorn-tally/core';
 import { beliefAbout } from '../state/belief';
-import { siteFromHome } from '../state/home';
 
 /** What Minutes would warn of before the flights of a plan, each with the flights it holds for where that is not all of them. */
 export function liftOffWarnings(

@@ -1,5 +1,6 @@
 import {
   type DayAtPlace,
+  homePlaceId,
   type LaunchPlace,
   type LightWish,
   lightWishes,
@@ -10,7 +11,6 @@ import {
   styles,
 } from '@acorn-tally/core';
 import type { Clock } from '../state/clock';
-import { homePlaceId } from './planRequest';
 
 export const lightNames: Readonly<Record<LightWish, string>> = {
   'civil-twilight': 'twilight',

@@ -1,8 +1,13 @@
-import { type PlanRequest, type SoundPart, soundPart } from '@acorn-tally/core';
+import {
+  type PlanRequest,
+  planRequestFor,
+  type Shooting,
+  type SoundPart,
+  soundPart,
+} from '@acorn-tally/core';
 import isEqual from 'fast-deep-equal';
 import { useMemo, useRef } from 'react';
 import { type PlanNow, usePlanner } from '../workers/usePlanner';
-import { planRequestFor, type Shooting } from './planRequest';
 import { knownOf } from './useShooting';
 
 /**

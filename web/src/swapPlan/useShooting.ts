@@ -1,9 +1,8 @@
-import { type DayAtPlace, type PlanRequest, type ShootRecord } from '@acorn-tally/core';
+import { type DayAtPlace, type PlanRequest, type Shooting, type ShootRecord } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useBatteriesOfShoot, useFleet, useLaunchPlaces } from '../state/current';
-import type { Shooting } from './planRequest';
 
 /** All that a plan of a shoot is made from. */
 export function useShooting(shoot: ShootRecord, conditions: DayAtPlace): Shooting {

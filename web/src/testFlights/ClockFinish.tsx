@@ -1,13 +1,12 @@
 import {
-  agedPack,
   defaultLeftTo,
   emptyToFullFrom,
   labelEnergyWh,
   minutesAndSeconds,
   type PackUse,
   provisionalOutcome,
-  requestForTest,
   testFlightRanges,
+  testRequestFor,
   withOffset,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
@@ -91,13 +90,7 @@ function FlightFinish({ clock, plan, running }: Props & { readonly plan: TimedFl
       note: note.trim() || null,
       liftOff: card?.ticked ?? null,
     };
-    const request = requestForTest(
-      test,
-      flown.spec,
-      agedPack(battery, content.flownAt),
-      plan.weather,
-      battery.id,
-    );
+    const request = testRequestFor(content, flown, battery);
     const outcome = provisionalOutcome(content, request, beliefAbout(flown).middle, Date.now());
     const saved = fresh('testFlights', content, { outcome });
     doAll(

@@ -4,6 +4,7 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   minutesAndSeconds,
+  packAtTheHour,
   ranges,
   testFlightRanges,
 } from '@acorn-tally/core';
@@ -20,7 +21,6 @@ import { expectedAt } from '../flightClock/expected';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { Warning } from '../parts/Warning';
-import { packAtTheHour } from '../state/atTheHour';
 import { useDraft } from '../state/drafts';
 import { useWriter } from '../state/units';
 import styles from './ClockView.module.css';

@@ -1,7 +1,6 @@
 import '@mantine/core/styles/Progress.css';
 import {
   type AircraftRecord,
-  agedPack,
   type BatteryRecord,
   type DayAtPlace,
   flightUse,
@@ -9,7 +8,7 @@ import {
   type LogLayout,
   type LogSource,
   provisionalOutcome,
-  requestForTest,
+  testRequestFor,
   withOffset,
 } from '@acorn-tally/core';
 import { Button, Progress } from '@mantine/core';
@@ -121,7 +120,7 @@ function Import({ aircraft, batteries, battery, conditions, onKept }: ImportProp
     const made = wanted.map(({ flight, test, own, source }) => {
       const at = withOffset(flight.startedAt ?? conditions.at, timeZone);
       const content = contentRead(test, own, at, conditions.weather, source);
-      const request = requestForTest(test, aircraft.spec, agedPack(own, at), conditions.weather, own.id);
+      const request = testRequestFor(content, aircraft, own);
       const outcome = provisionalOutcome(content, request, beliefAbout(aircraft).middle, Date.now());
       return fresh('testFlights', content, { outcome });
     });

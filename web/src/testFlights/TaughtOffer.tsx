@@ -3,6 +3,7 @@ import {
   type AircraftRecord,
   type BatteryRecord,
   chargedFull,
+  estimateRequestFor,
   type Fit,
   knowledgeFrom,
   minutesAndSeconds,
@@ -11,7 +12,7 @@ import { Button, Checkbox } from '@mantine/core';
 import { useMemo } from 'react';
 import { type Learning, takeFit } from '../answers/learning';
 import { useBandsOf } from '../answers/useBands';
-import { requestFor } from '../answers/useEstimates';
+
 import { turnBackPercent } from '../fields/percent';
 import { Note } from '../parts/Note';
 import { useRecords } from '../records/records';
@@ -76,7 +77,10 @@ function WouldChange({ aircraft, fit }: Pick<OfferProps, 'aircraft' | 'fit'>) {
   const flown = useFlownBatteriesOf(aircraft.id);
   const batteries = useMemo(() => flown.slice(0, maxShown), [flown]);
   const requests = useMemo(
-    () => (conditions ? batteries.map((battery) => requestFor(aircraft, charged(battery), conditions)) : []),
+    () =>
+      conditions
+        ? batteries.map((battery) => estimateRequestFor(aircraft, charged(battery), conditions))
+        : [],
     [aircraft, batteries, conditions],
   );
   const would = useMemo(() => knowledgeFrom({ ...fit, id: 'offered' }), [fit]);

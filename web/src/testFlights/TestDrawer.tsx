@@ -1,6 +1,5 @@
 import {
   type AircraftRecord,
-  agedPack,
   type BatteryRecord,
   checkpointRanges,
   type DayAtPlace,
@@ -9,11 +8,11 @@ import {
   type Mode,
   provisionalOutcome,
   ranges,
-  requestForTest,
   type TestFlightContent,
   testFlightRanges,
   testPatterns,
   testQuestions,
+  testRequestFor,
 } from '@acorn-tally/core';
 import { Button } from '@mantine/core';
 import { useForm } from '@mantine/form';
@@ -158,7 +157,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       const estimatedAt = madeAnew === 'anew' ? new Date().toISOString() : (edits.estimatedAt ?? null);
       const change = { batteryId, flownAt, test, note: note.trim() || null, estimatedAt };
       const whole = { ...edits, ...change };
-      const asKept = requestForTest(test, aircraft.spec, agedPack(chosen, flownAt), weather, batteryId);
+      const asKept = testRequestFor({ test, flownAt, weather }, aircraft, chosen);
       const outcome = provisionalOutcome(whole, asKept, beliefAbout(aircraft).middle, Date.now());
       edit('testFlights', edits.id, { ...change, outcome } as Partial<TestFlightContent>, 'changing a test');
       return finish(edits.id);
@@ -173,7 +172,7 @@ function TestForm({ aircraft, batteries, battery, conditions, edits, onSaved }: 
       note: note.trim() || null,
       liftOff: card?.ticked ?? null,
     };
-    const request = requestForTest(test, aircraft.spec, agedPack(chosen, flownAt), weather, batteryId);
+    const request = testRequestFor(content, aircraft, chosen);
     const { middle } = beliefAbout(aircraft);
     const saved = fresh('testFlights', content, {
       outcome: provisionalOutcome(content, request, middle, Date.now()),

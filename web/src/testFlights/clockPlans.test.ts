@@ -1,7 +1,7 @@
 import type { ListedTest } from '@acorn-tally/core';
+import { jay, jay1, jayRequest } from '../../../core/fixtures/records';
 import type { FlightClock, TimedCharge, TimedFlight } from '../flightClock/clocks';
 import type { Running } from '../flightClock/events';
-import { jay, jay1, jayRequest } from '../testing/jay';
 import {
   chargeTimed,
   emptySetUp,

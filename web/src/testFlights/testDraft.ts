@@ -9,13 +9,13 @@ import {
   type ListedTest,
   type Mode,
   minutesAndSeconds,
+  packAtTheHour,
   type Quantity,
   type TestFlight,
   type TestPattern,
   testFlightProblem,
 } from '@acorn-tally/core';
 import { isHover } from '../parts/testWords';
-import { packAtTheHour } from '../state/atTheHour';
 import { clockAt } from '../state/clock';
 
 /** The numbers of a test while they are being typed: null is not typed yet. */

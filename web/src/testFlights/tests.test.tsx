@@ -9,9 +9,9 @@ import {
 } from '@acorn-tally/core';
 import { cleanup, renderHook } from '@testing-library/react';
 import { boxDrawn } from '../../../core/fixtures/beliefs';
+import { jay, jay1, jayRequest } from '../../../core/fixtures/records';
 import { howFlown } from '../parts/testWords';
 import { useRecords } from '../records/records';
-import { jay, jay1, jayRequest } from '../testing/jay';
 import { medianMiss, useTests } from './useTests';
 import { missInWords } from './words';
 

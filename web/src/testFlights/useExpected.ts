@@ -1,11 +1,10 @@
 import {
   type AircraftRecord,
-  agedPack,
   type BatteryRecord,
   type Conditions,
   estimate,
-  requestForTest,
   type TestFlight,
+  testRequestFor,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
 import { useBandsOf } from '../answers/useBands';
@@ -30,8 +29,7 @@ export function useExpected(
   const key = JSON.stringify([test, aircraft.spec, battery.pack, weather]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the request is all that is in the key
   const request = useMemo(
-    () =>
-      requestForTest(test, aircraft.spec, agedPack(battery, new Date().toISOString()), weather, battery.id),
+    () => testRequestFor({ test, weather, flownAt: new Date().toISOString() }, aircraft, battery),
     [key],
   );
   const flown = useMemo(() => estimate(request, middle), [request, middle]);

@@ -12,6 +12,7 @@ import {
   liftOffChecks,
   liftOffNotes,
   minSatellites,
+  packAtTheHour,
   suggestedReturnHeight,
   takeoffCharge,
   tallestThingM,
@@ -27,7 +28,6 @@ import { LinkButton } from '../parts/LinkButton';
 import { Note } from '../parts/Note';
 import { Section } from '../parts/Section';
 import { Warning } from '../parts/Warning';
-import { packAtTheHour } from '../state/atTheHour';
 import { beliefAbout, likeliest } from '../state/belief';
 import { clockAt } from '../state/clock';
 import { useLiftOff } from '../state/liftOff';

@@ -3,6 +3,9 @@ import {
   type BatteryRecord,
   confidenceOf,
   type DayAtPlace,
+  fromHome,
+  fromTakeoff,
+  homeName,
   minAtHome,
   minutesAndSeconds,
   numbersOf,
@@ -10,6 +13,7 @@ import {
   type ReturnAnswer,
   type ReturnBand,
   type ReturnNow,
+  returnRequestFor,
   spec,
 } from '@acorn-tally/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
@@ -28,7 +32,6 @@ import { Warning } from '../parts/Warning';
 import { useRecords } from '../records/records';
 import { beliefAbout } from '../state/belief';
 import { useAircraft, useBattery, useConditions, useFlownBatteriesOf, useShoot } from '../state/current';
-import { fromHome, fromTakeoff, homeName } from '../state/home';
 import { usePreferences } from '../state/preferences';
 import { useWriter, type Writer } from '../state/units';
 import { atLiftOff } from './atLiftOff';
@@ -40,7 +43,7 @@ import { ReachView } from './ReachView';
 import { SideView } from './SideView';
 import { ToMind } from './ToMind';
 import { TurnTableView } from './TurnTableView';
-import { returnRequestFor, useWayHome, type WayHome } from './useWayHome';
+import { useWayHome, type WayHome } from './useWayHome';
 import styles from './WayHomeView.module.css';
 import { WaysOut } from './WaysOut';
 

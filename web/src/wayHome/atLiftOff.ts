@@ -3,10 +3,11 @@ import {
   type BatteryRecord,
   type DayAtPlace,
   estimate,
+  estimateRequestFor,
   type Sentence,
   type UnfitReason,
 } from '@acorn-tally/core';
-import { requestFor } from '../answers/useEstimates';
+
 import { inHundred } from '../fields/percent';
 import { beliefAbout } from '../state/belief';
 import { unfitNow } from '../state/unfitNow';
@@ -27,7 +28,7 @@ export function atLiftOff(
   say: (sentence: Sentence) => string,
 ): { readonly refusal: string | null; readonly warnings: readonly string[] } {
   const unfit = unfitNow(battery, conditions);
-  const flight = estimate(requestFor(aircraft, battery, conditions), beliefAbout(aircraft).middle);
+  const flight = estimate(estimateRequestFor(aircraft, battery, conditions), beliefAbout(aircraft).middle);
   const cautions = flight.ok ? flight.value.cautions.map(say) : [];
   const home = answer.ok
     ? [answer.value.tooLow, ...answer.value.mind].flatMap((one) => (one ? [say(one)] : []))

@@ -2,8 +2,8 @@ import { returnAnswer } from '@acorn-tally/core';
 import fc from 'fast-check';
 import { answered } from '../../../core/fixtures/answered';
 import { boxMiddle } from '../../../core/fixtures/beliefs';
+import { jayRequest } from '../../../core/fixtures/records';
 import { holds } from '../../../core/fixtures/seeds';
-import { jayRequest } from '../testing/jay';
 import { extentFor, pathOf, scaleFor, ticksTo } from './sideView';
 
 const { aircraft, battery, conditions, policy } = jayRequest;

@@ -1,8 +1,4 @@
 import {
-  type AircraftRecord,
-  type BatteryRecord,
-  type DayAtPlace,
-  defaultReturnHeightM,
   type Outcome,
   provisionalTurnBack,
   type Reaches,
@@ -13,9 +9,7 @@ import {
   type TurnTable,
 } from '@acorn-tally/core';
 import { useMemo } from 'react';
-import { packAtTheHour } from '../state/atTheHour';
 import type { Believed } from '../state/belief';
-import { flightFromHome, siteFromHome } from '../state/home';
 import { calculators } from '../workers/calculators';
 import { type Calculated, useCalculated } from '../workers/useCalculated';
 
@@ -27,41 +21,6 @@ export interface WayHome {
   readonly turnBackCharge: number | null;
   readonly reaches: Calculated<Reaches>;
   readonly table: Calculated<TurnTable>;
-}
-
-export function returnRequestFor(
-  aircraft: AircraftRecord,
-  battery: BatteryRecord,
-  conditions: DayAtPlace,
-  charge: number,
-): ReturnRequest {
-  const { policy, spec } = aircraft;
-  const flight = flightFromHome(conditions, aircraft.flight);
-  const site = siteFromHome(conditions);
-  return {
-    aircraft: spec,
-    battery: packAtTheHour(battery, conditions),
-    batteryId: battery.id,
-    conditions: conditions.weather,
-    policy,
-    position: {
-      distanceM: flight.farthestM,
-      bearingDeg: flight.bearingDeg,
-      heightM: flight.heightM,
-      charge,
-    },
-    returnHeightM: flight.returnHeightM ?? defaultReturnHeightM,
-    addedMassKg: flight.addedMassKg ?? null,
-    mix: flight.mix.length > 0 ? flight.mix : null,
-    // None are listed: that is not yet to say that nothing stands there.
-    obstacles: site?.obstacles?.length ? site.obstacles : null,
-    tallestM: site?.tallestM ?? null,
-    ceilingM: site?.ceilingM ?? null,
-    landingPlaces: site?.landingPlaces ?? null,
-    below: site?.below ?? null,
-    at: conditions.at,
-    coordinates: site?.coordinates ?? null,
-  };
 }
 
 /** The middle answer at once; band, reach and table from the workers, each a moment later. */

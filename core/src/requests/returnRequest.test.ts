@@ -1,11 +1,10 @@
-/** @jest-environment jsdom */
-
-import { estimate, returnAnswer } from '@acorn-tally/core';
-import { answered } from '../../../core/fixtures/answered';
-import { boxMiddle } from '../../../core/fixtures/beliefs';
-import { packAtTheHour } from '../state/atTheHour';
-import { fell, jay, jay1 } from '../testing/jay';
-import { returnRequestFor } from './useWayHome';
+import { answered } from '../../fixtures/answered';
+import { boxMiddle } from '../../fixtures/beliefs';
+import { fell, jay, jay1 } from '../../fixtures/records';
+import { estimate } from '../estimate/estimate';
+import { returnAnswer } from '../wayHome/returnInFull';
+import { packAtTheHour } from './packAtTheHour';
+import { returnRequestFor } from './returnRequest';
 
 const conditions = {
   ...fell,

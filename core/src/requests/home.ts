@@ -1,13 +1,9 @@
-import {
-  type DayAtPlace,
-  type FlightPlan,
-  type LandingPlace,
-  type Place,
-  relativeTo,
-  reverseBearing,
-  type Site,
-  siteFrom,
-} from '@acorn-tally/core';
+import type { LandingPlace } from '../air/obstacle';
+import type { Site } from '../air/site';
+import type { FlightPlan } from '../estimate/request';
+import type { DayAtPlace } from '../records/day';
+import { type Place, relativeTo, reverseBearing } from '../reserve/plane';
+import { siteFrom } from '../wayHome/movedHome';
 
 /** Where home is when it is not the place of the take-off. Flights, shots and places are kept as seen from the take-off. */
 export function movedHomeOf(conditions: DayAtPlace): LandingPlace | null {

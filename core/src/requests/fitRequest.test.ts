@@ -2,9 +2,10 @@ import { asSupposed, SyntheticAircraft } from '../../fixtures/calibrationWorlds'
 import { jayOnTheFell } from '../../fixtures/jay';
 import { fitOf } from '../calibration/fit';
 import { packAdvice } from '../calibration/packAdvice';
+import { basisOf, changesSince, listedFit } from '../records/fitted';
+import type { AircraftRecord, BatteryRecord } from '../records/records';
 import { writeInSi } from '../units/sentence';
-import { basisOf, type CountedTest, changesSince, fitRequestFor, listedFit } from './fitted';
-import type { AircraftRecord, BatteryRecord } from './records';
+import { type CountedTest, fitRequestFor } from './fitRequest';
 
 const kept = { createdAt: '2026-11-26T08:00:00Z', updatedAt: '2026-11-26T08:00:00Z', version: 1 };
 const aircraft = { ...kept, id: 'jay', spec: jayOnTheFell.aircraft } as unknown as AircraftRecord;

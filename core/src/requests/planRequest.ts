@@ -1,22 +1,13 @@
-import {
-  type AircraftRecord,
-  type BatteryRecord,
-  type ChargerRecord,
-  type Conditions,
-  type DayAtPlace,
-  isFlown,
-  keptTemperatureC,
-  type LaunchPlace,
-  type PlanRequest,
-  packAt,
-  type ShootRecord,
-  type Shot,
-  type ShotPin,
-  sunTimes,
-  tallestThingM,
-  weatherAtHour,
-} from '@acorn-tally/core';
-import { fromHome } from '../state/home';
+import type { Conditions } from '../air/conditions';
+import { weatherAtHour } from '../air/hours';
+import { type LaunchPlace, tallestThingM } from '../air/site';
+import { sunTimes } from '../air/sun';
+import { isFlown, keptTemperatureC, packAt } from '../battery/keeping';
+import type { DayAtPlace } from '../records/day';
+import type { AircraftRecord, BatteryRecord, ChargerRecord, ShootRecord } from '../records/records';
+import type { PlanRequest } from '../swapPlan/request/request';
+import type { Shot, ShotPin } from '../swapPlan/request/shot';
+import { fromHome } from './home';
 
 /** What a plan of a shoot is made from. */
 export interface Shooting {
