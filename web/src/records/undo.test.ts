@@ -1,5 +1,6 @@
 import { fellPlace, jay, jay1 } from '../../../core/fixtures/records';
-import { PretendBrowser, PretendServer } from '../testing/world';
+import { PretendServer } from '../testing/pretendServer';
+import { PretendBrowser } from '../testing/world';
 import { making } from './changes';
 import { savingOf } from './saving';
 
