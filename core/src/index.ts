@@ -448,6 +448,7 @@ export {
 export type { Assumed } from './units/assumed';
 export { minutesAndSeconds, spanInWords } from './units/clock';
 export type { FieldProblem } from './units/fieldProblem';
+export { Fingerprint, fingerprint } from './units/fingerprint';
 export { compareInstants, isDay, isInstant } from './units/instant';
 export { fittingName, maxTextLength, nameLength, nameProblem, textProblem } from './units/names';
 export { numberMarksOf } from './units/numeral';

@@ -1,6 +1,7 @@
 import {
   type Coordinates,
   clockTime,
+  fingerprint,
   type HourlyWeather,
   practiceStation,
   readClockTime,
@@ -103,12 +104,9 @@ function metarOf({ at, airTemperatureC, relativeHumidity, qnhHpa, wind }: Hourly
   ].join(' ');
 }
 
-/** Numbers 0–1 that follow from a text (mulberry32 over an FNV-1a hash; public domain). */
+/** Numbers 0–1 that follow from a text (mulberry32; public domain). */
 function seeded(text: string): () => number {
-  let state = [...text].reduce(
-    (hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 16_777_619),
-    2_166_136_261,
-  );
+  let state = Number.parseInt(fingerprint(text).slice(0, 8), 16);
   return () => {
     state = (state + 0x6d2b79f5) | 0;
     let mixed = Math.imul(state ^ (state >>> 15), 1 | state);

@@ -9,7 +9,7 @@ import {
 import { Slider } from '@mantine/core';
 import type { Chart, ChartData, ChartOptions } from 'chart.js';
 import type { AnnotationOptions } from 'chartjs-plugin-annotation';
-import { memo, type PointerEvent, useMemo, useRef, useState } from 'react';
+import { memo, type PointerEvent, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { percent, turnBackPercent } from '../fields/percent';
 import { useWriter } from '../state/units';
@@ -19,7 +19,6 @@ import styles from './chart.module.css';
 import { type FlightLines, flightLines, type Mark, type Measure, type ShownFlight } from './flightLines';
 import { lastTimeS, readingAt, readingInWords } from './reading';
 import { hatching, token } from './setup';
-import { useLater } from './useLater';
 
 interface Props {
   readonly flight: ShownFlight;
@@ -35,7 +34,8 @@ const minute = 60;
 
 /** A flight against time: what is flown, the way home, what is held back, and what happens if it is flown on. */
 export const FlightChart = memo(function FlightChart(props: Props) {
-  const shown = useLater(props);
+  // In a render of its own: so that drawing the chart holds up nothing that changes with it.
+  const shown = useDeferredValue(props);
   const { flight, band, measure } = shown;
   const { write } = useWriter();
   const chart = useRef<Chart<'line'> | null>(null);

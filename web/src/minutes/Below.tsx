@@ -10,12 +10,11 @@ import {
   spec,
   withDoubt,
 } from '@acorn-tally/core';
-import { Suspense, useMemo, useState } from 'react';
+import { Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { shownPlan } from '../answers/planned';
 import { useLedger } from '../answers/useBands';
 import type { ShownFlight } from '../charts/flightLines';
 import { LazyFlightChart } from '../charts/lazyCharts';
-import { useLater } from '../charts/useLater';
 import { Switch } from '../fields/Switch';
 import { keptPlaceOf } from '../parts/kitWords';
 import { Section } from '../parts/Section';
@@ -58,7 +57,7 @@ const noCurve: Band['curve'] = [];
 export function Below(props: Props) {
   const { aircraft, battery, band, fresh } = props;
   // In a render of its own: so that flying it again holds up nothing that follows the hand.
-  const flight = useShownFlight(useLater(props));
+  const flight = useShownFlight(useDeferredValue(props));
   const curve = (fresh && band?.curve) || noCurve;
   const [picture, setPicture] = useState<(typeof pictures)[number]['value']>('charge');
   const [question, setQuestion] = useState<(typeof questions)[number]['value']>('ledger');

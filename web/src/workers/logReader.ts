@@ -1,5 +1,6 @@
 import {
   encodingOf,
+  Fingerprint,
   flightsIn,
   headingKey,
   inSmallerTimeUnit,
@@ -142,7 +143,7 @@ async function readFile(file: File, reading: LogReading, progress: Progress): Pr
     const buffer = await file.arrayBuffer();
     const text = new TextDecoder(encoding).decode(buffer);
     progress(file.size);
-    const hash = hashOf([new Uint8Array(buffer)]);
+    const hash = new FileHash().add(new Uint8Array(buffer)).text();
     return { name, hash, layout: null, outcome: begins === '<' ? readGpx(text) : readGeoJsonTrack(text) };
   }
   if (head.includes('\0')) {
@@ -161,7 +162,7 @@ async function readTable(
   const found = layoutOf(head, timeZone);
   if (!found.ok) return { name: file.name, hash: '', layout: null, outcome: found };
   const remembered = layouts[headingKey(found.value.headings)];
-  const hash = new Hash();
+  const hash = new FileHash();
   const readBy = (layout: LogLayout) =>
     rowsOf(file, encoding, new RowReader(layout, cellCount, timeZone), hash, progress);
   let layout = remembered ?? found.value;
@@ -181,7 +182,7 @@ async function rowsOf(
   file: File,
   encoding: string,
   rows: RowReader,
-  hash: Hash,
+  hash: FileHash,
   progress: Progress,
 ): Promise<ReadLog> {
   const isFirst = hash.isEmpty;
@@ -209,36 +210,24 @@ function tooLarge() {
   return refuse('file-too-long', 'This file is too large: logs are read up to 100 MB, tracks up to 20 MB.');
 }
 
-/** Fowler, Noll and Vo, FNV-1a, two lanes of 32 bits: it tells files apart, and keeps no secret. */
-class Hash {
-  private one = 0x811c9dc5;
-  private two = 0x01000193;
+/** Tells files apart by what is in them. */
+class FileHash {
+  private readonly fingerprint = new Fingerprint();
   private length = 0;
 
   get isEmpty(): boolean {
     return this.length === 0;
   }
 
-  add(bytes: Uint8Array): void {
-    let { one, two } = this;
-    for (const byte of bytes) {
-      one = Math.imul(one ^ byte, 0x01000193);
-      two = Math.imul(two ^ byte, 0x85ebca6b);
-    }
-    [this.one, this.two] = [one, two];
+  add(bytes: Uint8Array): this {
+    this.fingerprint.add(bytes);
     this.length += bytes.length;
+    return this;
   }
 
   text(): string {
-    const hex = (value: number) => (value >>> 0).toString(16).padStart(8, '0');
-    return `${hex(this.one)}${hex(this.two)}-${this.length}`;
+    return `${this.fingerprint.text()}-${this.length}`;
   }
-}
-
-function hashOf(pieces: readonly Uint8Array[]): string {
-  const hash = new Hash();
-  for (const piece of pieces) hash.add(piece);
-  return hash.text();
 }
 
 expose(logReader);

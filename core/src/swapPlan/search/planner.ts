@@ -29,7 +29,8 @@ type Step = (from: Candidate) => Iterable<Candidate>;
 /** Looks for the best plan of a problem; each it names is sure in every flight. */
 export class Planner {
   readonly search: Search;
-  private isProved = false;
+  /** Whether the best was found by looking at all there are. */
+  isProved = false;
 
   constructor(
     readonly problem: Problem,
