@@ -20,8 +20,8 @@ const coreFolders = [
 ];
 
 const downward = coreFolders.map((folder, i) => ({
-  name: `core-${folder}-looks-only-up`,
-  comment: 'A folder of core imports only folders above it; see docs/ARCHITECTURE.md.',
+  name: `core-${folder}-imports-only-earlier-folders`,
+  comment: 'A folder of core imports only folders before it; see docs/ARCHITECTURE.md.',
   severity: 'error',
   from: { path: `^core/src/${folder}/` },
   to: { path: `^core/src/(${[...coreFolders.slice(i + 1), 'index'].join('|')})` },
@@ -30,16 +30,16 @@ const downward = coreFolders.map((folder, i) => ({
 /** The parts of the swap plan, each from those before it. */
 const planFolders = ['request', 'physics', 'search', 'report'];
 const planDownward = planFolders.slice(0, -1).map((folder, i) => ({
-  name: `swap-plan-${folder}-looks-only-up`,
+  name: `swap-plan-${folder}-imports-only-earlier-folders`,
   severity: 'error',
   from: { path: `^core/src/swapPlan/${folder}/`, pathNot: '\\.test\\.ts$' },
   to: { path: `^core/src/swapPlan/(${planFolders.slice(i + 1).join('|')})/` },
 }));
 
-/** The views of the interface; each is a chunk of its own, and none knows another. */
+/** The views of the interface; each is a chunk of its own, and none imports another. */
 const views = ['minutes', 'wayHome', 'testFlights', 'swapPlan', 'kit', 'conditions', 'method', 'firstSteps'];
-/** What views share, from the ground up; each room knows only those before it, none a view. */
-const webRooms = [
+/** What views share, from the ground up; each folder imports only those before it, none a view. */
+const webFolders = [
   'api',
   'workers',
   'records',
@@ -57,9 +57,9 @@ module.exports = {
     ...downward,
     ...planDownward,
     {
-      name: 'core-knows-nobody',
+      name: 'core-has-no-outward-imports',
       comment:
-        'Core computes; it knows no server, no web, no Node, and only packages that read a format, know the sun, the shape of the earth, its time zones, or matrices.',
+        'Core computes; it imports no server, no web, no Node, and only packages that read a format, know the sun, the shape of the earth, its time zones, or matrices.',
       severity: 'error',
       from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
       to: {
@@ -68,53 +68,53 @@ module.exports = {
       },
     },
     {
-      name: 'web-and-server-are-strangers',
+      name: 'web-and-server-do-not-import-each-other',
       severity: 'error',
       from: { path: '^(web|server)/src/' },
       to: { path: '^(web|server)/src/', pathNot: '^$1/src/' },
     },
     ...views.map((view) => ({
-      name: `${view}-knows-no-other-view`,
+      name: `${view}-imports-no-other-view`,
       comment: 'What two views share stands in web/src/parts or answers; see docs/ARCHITECTURE.md.',
       severity: 'error',
       from: { path: `^web/src/${view}/` },
       to: { path: `^web/src/(app|${views.filter((other) => other !== view).join('|')})/` },
     })),
-    ...webRooms.slice(0, -1).map((room, i) => ({
-      name: `${room}-of-the-web-looks-only-up`,
+    ...webFolders.slice(0, -1).map((folder, i) => ({
+      name: `${folder}-of-the-web-imports-only-earlier-folders`,
       severity: 'error',
-      from: { path: `^web/src/${room}/`, pathNot: '\\.test\\.tsx?$' },
-      to: { path: `^web/src/(${webRooms.slice(i + 1).join('|')})/` },
+      from: { path: `^web/src/${folder}/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^web/src/(${webFolders.slice(i + 1).join('|')})/` },
     })),
     {
-      name: 'shared-rooms-know-no-view',
+      name: 'shared-folders-import-no-view',
       severity: 'error',
-      from: { path: `^web/src/(${webRooms.join('|')})/` },
+      from: { path: `^web/src/(${webFolders.join('|')})/` },
       to: { path: `^web/src/(app|${views.join('|')})/` },
     },
     {
-      name: 'only-repositories-know-rows',
+      name: 'only-the-database-folder-has-sql',
       comment: 'SQL stays in server/src/database.',
       severity: 'error',
       from: { path: '^server/src/', pathNot: '^server/src/database/' },
       to: { path: 'node_modules/(drizzle-orm|@libsql)/' },
     },
     {
-      name: 'database-knows-no-http',
-      comment: 'The database throws its own errors; http makes answers of them.',
+      name: 'database-imports-no-http',
+      comment: 'The database throws its own errors; http turns them into answers.',
       severity: 'error',
       from: { path: '^server/src/database/', pathNot: '\\.test\\.ts$' },
       to: { path: '^server/src/(http|records|calculations|practice|demo|testing)/' },
     },
     {
-      name: 'no-circles',
+      name: 'no-circular-imports',
       severity: 'error',
       from: {},
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
     {
       name: 'no-orphans',
-      comment: 'A file that nobody imports is dead, or a door.',
+      comment: 'A file that nobody imports is dead, or an entry.',
       severity: 'error',
       from: { orphan: true, pathNot: ['\\.test\\.tsx?$', '/main\\.tsx?$', '/worker\\.ts$', '\\.d\\.ts$'] },
       to: {},

@@ -1,7 +1,7 @@
 /**
  * The air a rotor throws down, by momentum theory (Glauert): v_i = (T / 2ρA) / √((V cos a)² + (V sin a + Vc + v_i)²),
  * with the disc tilted forward by a. In hover v_i = v_h = √(T / 2ρA); far faster than v_h it tends to v_h²/V.
- * Valid for hover, forward flight and climb; a descent is reckoned as hover. Solved by a damped Newton iteration,
+ * Valid for hover, forward flight and climb; a descent is computed as hover. Solved by a damped Newton iteration,
  * at most 60 steps, from the closed form for a level disc. Source: Leishman, Principles of Helicopter Aerodynamics, ch. 2.
  */
 export function inducedVelocityMps(flow: {

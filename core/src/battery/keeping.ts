@@ -19,7 +19,7 @@ export interface BatteryKeeping {
   readonly notes?: string | null;
 }
 
-/** A damaged, puffed or retired pack is not flown, so it is not reckoned with or planned. */
+/** A damaged, puffed or retired pack is not flown, so it is neither counted nor planned. */
 export function isFlown(keeping: BatteryKeeping | null | undefined): boolean {
   return (keeping?.state ?? 'in use') === 'in use';
 }

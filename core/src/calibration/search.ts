@@ -20,9 +20,9 @@ export interface FittedFlight extends ReadyFlight {
 /** A flight about the point the search ended at: all that is linear from here on. */
 export interface LinearFlight {
   readonly flight: FittedFlight;
-  /** ln(flown) − ln(reckoned) of each mark. */
+  /** ln(flown) − ln(computed) of each mark. */
   readonly residuals: readonly number[];
-  /** Of ln(reckoned), by mark, then by unknown. */
+  /** Of ln(computed), by mark, then by unknown. */
   readonly slopes: readonly (readonly number[])[];
   readonly noise: FlightNoise;
   readonly flightStatistics: FlightStatistics;
@@ -46,7 +46,7 @@ export type FitProgress = (share: number) => void;
 
 const difference = 0.1;
 const stopBelow = 0.02;
-/** The covariance of each flight is reckoned so often, and then held, so that the search has one aim. */
+/** The covariance of each flight is computed so often, and then held, so that the search has one aim. */
 const refreshes = 3;
 const maxRounds = 15;
 
@@ -217,8 +217,8 @@ function linearAt(
   });
 }
 
-function missed({ marks }: ReadyFlight, reckoned: readonly number[]): number[] {
-  return marks.map(({ timeS }, i) => Math.log(timeS) - (reckoned[i] as number));
+function missed({ marks }: ReadyFlight, computed: readonly number[]): number[] {
+  return marks.map(({ timeS }, i) => Math.log(timeS) - (computed[i] as number));
 }
 
 /** ln(time) of each mark of each flight; refused where one of them cannot be flown. */

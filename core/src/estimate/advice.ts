@@ -53,7 +53,7 @@ function cautionsWithRemedies(request: EstimateRequest, belief: Belief) {
   return cautions.map((caution) => ({ caution, remedy: remedyFor(caution.code, request) }));
 }
 
-/** The same cautions while the gains are being reckoned. */
+/** The same cautions while the gains are being computed. */
 export function provisionalAdvice(now: Pick<Estimate, 'cautions'>): Advice[] {
   return now.cautions.filter(isOfBattery).map(withoutGain);
 }

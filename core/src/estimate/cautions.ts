@@ -66,7 +66,7 @@ export const frostReserveCharge = 0.3;
 const asShownMps = 0.05;
 /** An own call that comes later than this is told. */
 const worthACallS = 30;
-/** Below this the aircraft’s still-air reckoning is near enough. */
+/** Below this the aircraft’s still-air assumption is near enough. */
 const stillMps = 2;
 
 /** What a pilot should be told beside the figure, most pressing first. Thresholds are common practice. */

@@ -31,7 +31,7 @@ const impossible: DrawnFlight = {
 
 /**
  * Flies every battery in every draw of a belief: by battery, then by draw. What depends only on aircraft, air, flight and
- * type of battery is reckoned once a draw for all batteries of the type. The key of it names whole values, so that a field
+ * type of battery is computed once a draw for all batteries of the type. The key of it names whole values, so that a field
  * somebody adds parts batteries that differ in it, never mixes them.
  */
 export function drawnFlights(

@@ -222,7 +222,7 @@ test('a pack that stood a day starts at about 96 % and spends less than one just
   expect(stood.ok && stood.value.usableS.p50).toBeCloseTo(usableS({ battery: { startCharge: 0.96 } }), 6);
 });
 
-test('the aircraft’s own call to return reckons with still air: with wind against, it comes after ours, and that is said', () => {
+test('the aircraft’s own call to return assumes still air: with wind against, it comes after ours, and that is said', () => {
   const full = answered(estimateInFull(request, boxBelief));
   const at = (kind: string) => full.events.find((event) => event.kind === kind)?.timeS ?? 0;
   expect(at('own-return')).toBeGreaterThan(at('turn-back'));

@@ -20,7 +20,7 @@ export interface CurvePoint {
   readonly powerW: number;
 }
 
-/** The middle flight of one battery, without the ledger: what stands at once, while its band is being reckoned. */
+/** The middle flight of one battery, without the ledger: what stands at once, while its band is being computed. */
 export interface Estimate {
   readonly usableS: { readonly p50: number };
   readonly touchdownS: { readonly p50: number };

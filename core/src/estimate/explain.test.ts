@@ -52,7 +52,7 @@ describe('power against airspeed', () => {
     expect(Math.abs(slope / (here.powerW / here.airspeedMps) - 1)).toBeLessThan(0.12);
   });
 
-  test('against more wind than it flies, nothing is farthest; a wind read between houses is reckoned with', () => {
+  test('against more wind than it flies, nothing is farthest; a wind read between houses is taken into account', () => {
     const wind = { speedMps: 20, gustMps: 20, fromDeg: 0, readingHeightM: 60 };
     expect(curve({ conditions: { wind } }).today.farthest).toBeNull();
     expect(curve({ conditions: { roughnessM: 1 } }).windMps).toBeGreaterThan(10);

@@ -91,7 +91,7 @@ function flownWithOtherPack({ aircraft, battery }: EstimateRequest): boolean {
 
 /**
  * Time to gauge 0 % (to motors out while nothing is hidden) with only some causes at work, the others as on the box.
- * Causes are the bits of `present`, in their order; what a drain shares with others is reckoned once.
+ * Causes are the bits of `present`, in their order; what a drain shares with others is computed once.
  */
 function enduranceWith(
   causes: readonly PhysicalCause[],
@@ -198,7 +198,7 @@ function roundOf(
   return [{ powerW, durationS: Number.POSITIVE_INFINITY }];
 }
 
-/** A function of some bits, reckoned once for each pattern of them. */
+/** A function of some bits, computed once for each pattern of them. */
 function remember<Value>(mask: number, f: (on: number) => Value): (on: number) => Value {
   const known = new Map<number, Value>();
   return (on) => {

@@ -99,7 +99,7 @@ function wayHomeOf(
 }
 
 /**
- * The cell charge at which the aircraft itself asks to come home: it reckons with still air, and with its own forced landing and some
+ * The cell charge at which the aircraft itself asks to come home: it assumes still air, and with its own forced landing and some
  * margin as the end (common practice). Null where it never asks before that.
  */
 export function ownReturnCharge(

@@ -3,7 +3,7 @@ import type { Aircraft } from '../aircraft/aircraft';
 import type { Powertrain } from './powertrain';
 import type { StyleCoefficients } from './styles';
 
-/** An aircraft in the air over a place, under one set of coefficients: what every leg of a flight is reckoned with. */
+/** An aircraft in the air over a place, under one set of coefficients: what every leg of a flight is computed with. */
 export interface AircraftInAir<Coefficients = StyleCoefficients> {
   readonly aircraft: Aircraft;
   readonly powertrain: Powertrain;

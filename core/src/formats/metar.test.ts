@@ -260,7 +260,7 @@ test('the report goes into the weather with its wind at 10 m; what it lacks stay
 });
 
 // Codes: WMO Manual on Codes 306, table 4678.
-test('what is not reckoned with is told: thunderstorm, freezing fog, what is foreseen, age', () => {
+test('what is not taken into account is told: thunderstorm, freezing fog, what is foreseen, age', () => {
   const nowMs = Date.parse('2026-12-01T10:00:00Z');
   const minds = (text: string) => {
     const read = readMetar(text, nowMs);

@@ -33,7 +33,7 @@ const longestReport = 2000;
 /**
  * Reads the text of a METAR or SPECI, each group by its own grammar and in its place; of several that are divided by "=" the one
  * issued last. A group that is wrong, unknown or out of place is refused by name, since a report read by half misleads; what is
- * missing is null. Of the trend and remarks behind the report proper nothing is reckoned.
+ * missing is null. Of the trend and remarks behind the report proper nothing is computed.
  */
 export function readMetar(text: string, nowMs = Date.now()): Outcome<MetarReading> {
   if (text.length > longestReport) {

@@ -71,7 +71,7 @@ const poorVisibilityM = 1500;
 const oldS = 2 * 3600;
 const dayMs = 86_400_000;
 
-/** What a pilot must know of a report although nothing is reckoned from it. */
+/** What a pilot must know of a report although nothing is computed from it. */
 export function metarMinds(aside: MetarAside, nowMs: number): Sentence<MetarMind>[] {
   const { weather, towering, visibilityM, trend, trendWindMps, reports } = aside;
   const found: Sentence<MetarMind>[] = [];

@@ -85,7 +85,7 @@ function latestCharge(
 
 /**
  * The charge at which the way home would end at a gauge, whatever the policy says; null where it cannot be met on this
- * curve. Used for the aircraft's own prompt, which reckons with still air.
+ * curve. Used for the aircraft's own prompt, which assumes still air.
  */
 export function chargeToComeHomeWith(
   { cells, airC }: Pick<FlownCells, 'cells' | 'airC'>,

@@ -21,7 +21,7 @@ export interface DrainFit {
 
 /**
  * The drain curve through a flight's readings: the model's, with its power scaled so that the readings are met on the whole
- * (the weighted mean of ln(time) over their reckoned time is nothing). A reading weighs by how well it is known: rounding makes
+ * (the weighted mean of ln(time) over their computed time is nothing). A reading weighs by how well it is known: rounding makes
  * little of an early one. Refused where the flight cannot be flown in the model.
  */
 export function fitDrain(

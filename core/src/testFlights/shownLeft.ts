@@ -29,7 +29,7 @@ export function shownLeft(
     leftS == null ? [] : [{ timeS, leftS }],
   );
   if (shown.length === 0) return [];
-  const cameAtS = notedS(test) ?? reckonedS(test, request, middle);
+  const cameAtS = notedS(test) ?? computedS(test, request, middle);
   if (cameAtS === null) return [];
   return shown
     .filter(({ timeS }) => timeS < cameAtS)
@@ -43,7 +43,7 @@ function notedS({ checkpoints, leftTo }: TestFlight): number | null {
   return (checkpoints ?? []).find((one) => one.kind === kind)?.timeS ?? null;
 }
 
-function reckonedS(
+function computedS(
   test: TestFlight,
   request: EstimateRequest,
   middle: NominalBelief['middle'],

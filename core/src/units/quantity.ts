@@ -86,7 +86,7 @@ export function inChosenUnit(quantity: Quantity, chosen: ChosenUnits): Quantity 
   };
 }
 
-/** How a unit is reckoned into SI; a difference has no shifted zero. */
+/** How a unit is computed into SI; a difference has no shifted zero. */
 function scaleOf(unit: Unit, { difference }: Quantity): Pick<Quantity, 'siPerUnit' | 'siAtZero'> {
   return { siPerUnit: unit.inBase, siAtZero: difference ? 0 : (unit.baseAtZero ?? 0) };
 }

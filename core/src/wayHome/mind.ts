@@ -4,7 +4,7 @@ import { byItself, heightHomeM } from '../reserve/homing';
 import { type Sentence, sentence } from '../units/sentence';
 import type { Situation } from './situation';
 
-/** What practice knows of a way home and no reckoning shows; each told only where it holds (common practice). */
+/** What practice knows of a way home and no computation shows; each told only where it holds (common practice). */
 export type MindCode = 'into-low-sun' | 'in-the-dark' | 'many-radios' | 'may-tip';
 
 const lowSunDeg = 20;

@@ -64,7 +64,7 @@ function whyNotHome(
 }
 
 export interface OwnReturn {
-  /** The gauge at which the aircraft asks to come home, reckoning with still air, its own forced landing and its margin. */
+  /** The gauge at which the aircraft asks to come home, assuming still air, its own forced landing and its margin. */
   readonly charge: number;
   /** Whether the margin it keeps was looked up or noted; it is assumed otherwise. */
   readonly isMarginKnown: boolean;
@@ -101,7 +101,7 @@ export function ownCallS(situation: Situation): number | null {
   return asked === null ? null : momentAtCharge(situation.curve, asked).timeS;
 }
 
-/** Its call is reckoned for still air at this density (common practice); what follows is flown in the wind there is. */
+/** Its call is computed for still air at this density (common practice); what follows is flown in the wind there is. */
 export function ownReturnOf(situation: Situation): OwnReturn | null {
   const { cells, curve, request, estimateRequest } = situation;
   const asked = ownReturnCharge(situation, curve, estimateRequest);

@@ -19,7 +19,7 @@ export interface TurnRow {
   readonly distanceM: number;
   /** With the pilot's confidence, in the order of the directions. */
   readonly charges: readonly (number | null)[];
-  /** The aircraft's own call, the same in every direction, since it reckons with still air. */
+  /** The aircraft's own call, the same in every direction, since it assumes still air. */
   readonly ownCharge: number | null;
 }
 

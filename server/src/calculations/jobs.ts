@@ -43,7 +43,7 @@ interface Known {
   readonly fit?: Taught | null;
 }
 
-/** All that is reckoned for a request: pure, from plain values to plain values, so that any thread can do it. */
+/** All that is computed for a request: pure, from plain values to plain values, so that any thread can do it. */
 export const jobs = {
   estimates({ fit, draws, seed, ...request }: EstimateRequest & Drawn & Known) {
     return believed(fit, drawCountOf({ draws, seed }, request.policy), (belief) =>

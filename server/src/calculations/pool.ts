@@ -20,7 +20,7 @@ const maxWaiting = 6;
 const maxMs = { short: 20_000, long: 120_000 } as const;
 const retryAfterS = 10;
 
-/** In threads beside the one that answers: however much is reckoned, records and health are answered meanwhile. */
+/** In threads beside the one that answers: however much is computed, records and health are answered meanwhile. */
 export class ThreadPool extends Calculator implements OnModuleDestroy {
   private readonly pools: Readonly<Record<keyof typeof maxMs, Piscina>>;
   private isClosing = false;

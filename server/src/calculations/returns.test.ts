@@ -42,7 +42,7 @@ test('returns and reaches: the same answers as the core gives in the browser, to
   expect(reach.body.inWind.bearingsDeg).toHaveLength(72);
 });
 
-test('not home is an answer, with how fast it drifts; a wind read between houses is reckoned with; a wrong field is named', async () => {
+test('not home is an answer, with how fast it drifts; a wind read between houses is taken into account; a wrong field is named', async () => {
   const gale = { ...conditions, wind: { speedMps: 12, gustMps: 15, fromDeg: 240, readingHeightM: 10 } };
   const away = await post('returns', { conditions: gale, draws: 16 }).expect(200);
   expect(away.body).toMatchObject({ feasible: false, home: { notHome: { code: 'home-unreachable' } } });

@@ -8,7 +8,7 @@ const ownNames = ['localhost', '127.0.0.1', '[::1]'];
 /**
  * Who may come in. A page of another site can make a browser send requests here: one that got our address under a name of
  * its own (DNS rebinding) names that in Host, and one that merely writes names itself in Origin (Fetch standard). So the
- * host is one of ours, and whatever writes or reckons comes from a page of that host or from no page.
+ * host is one of ours, and whatever writes or computes comes from a page of that host or from no page.
  */
 export function hostGuard(otherHosts: readonly string[]) {
   const names = new Set([...ownNames, ...otherHosts.map((host) => host.toLowerCase())]);

@@ -144,7 +144,7 @@ export class Records<K extends Kind> {
 
   /**
    * What is made once with a record, before that waits for its turn; not for what was written already. A record never waits long for
-   * it: what is not made in time, since others are reckoned for, follows later.
+   * it: what is not made in time, since others are computing, follows later.
    */
   private async made(content: Content<K>, once: IdempotentRequest | null): Promise<Made> {
     const { onCreate: made, provisional } = this.beside ?? {};

@@ -76,7 +76,7 @@ export async function serverOn(folder: string, now: () => Date = () => new Date(
 
 let example: Promise<string> | null = null;
 
-/** The example is reckoned once; each server gets a copy. */
+/** The example is computed once; each server gets a copy. */
 function exampleFolder(): Promise<string> {
   example ??= (async () => {
     const folder = newFolder();

@@ -70,7 +70,7 @@ export function useToLearn(aircraft: AircraftRecord): ToLearn {
   );
 }
 
-/** What the flights of an aircraft teach, reckoned in a worker whenever they are others. */
+/** What the flights of an aircraft teach, computed in a worker whenever they are others. */
 export function useLearning(aircraft: AircraftRecord): Learning {
   const all = useToLearn(aircraft);
   const isAny = all.basis.flights.length > 0;

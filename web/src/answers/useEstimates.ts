@@ -15,7 +15,7 @@ export interface BatteryEstimate {
   readonly outcome: Outcome<Estimate>;
 }
 
-/** Every battery's middle values, reckoned anew whenever anything they depend on changes. */
+/** Every battery's middle values, computed again whenever anything they depend on changes. */
 export function useEstimates(
   aircraft: AircraftRecord,
   batteries: readonly BatteryRecord[],

@@ -35,7 +35,7 @@ export function Shell() {
   const takesFits = useRecords((state) => state.aircraft.some((one) => one.takesFits));
   const { opened, open, close } = useOpened();
   const { first, all } = useLoading();
-  // Minutes stand as soon as they can be reckoned; the other views wait for the rest, which is on its way.
+  // Minutes stand as soon as they can be computed; the other views wait for the rest, which is on its way.
   const loading = ['/', '/minutes'].includes(pathname) ? first : all;
   useStayInStep();
   useOfferUndo();

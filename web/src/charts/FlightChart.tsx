@@ -22,7 +22,7 @@ import { hatching, token } from './setup';
 
 interface Props {
   readonly flight: ShownFlight;
-  /** Empty while it is being reckoned. */
+  /** Empty while it is being computed. */
   readonly band: Band['curve'];
   readonly policy: Policy;
   readonly forcedLandingCharge: number;

@@ -3,7 +3,7 @@ import type { ChartDataset } from 'chart.js';
 import { bandOutline, type LinePoint } from './flightLines';
 import { token } from './setup';
 
-/** The band of a charge curve as a filled shape; nothing until it is reckoned. */
+/** The band of a charge curve as a filled shape; nothing until it is computed. */
 export function bandDatasets(curve: Band['curve'], colour: string): ChartDataset<'line'>[] {
   return shapeDatasets(bandOutline(curve), colour);
 }

@@ -3,12 +3,12 @@ import { percent } from '../fields/percent';
 import type { Writer } from '../state/units';
 import { eventOf, type ShownFlight } from './flightLines';
 
-/** What stands at one moment of a flight. What the way home does not tell (it is reckoned as a whole) is null. */
+/** What stands at one moment of a flight. What the way home does not tell (it is computed as a whole) is null. */
 export interface ChartReading {
   readonly timeS: number;
   readonly phase: 'flown' | 'way home' | 'if flown on';
   readonly charge: number;
-  /** Eight in ten flights lie between; null outside the band or before it is reckoned. */
+  /** Eight in ten flights lie between; null outside the band or before it is computed. */
   readonly chargeBand: readonly [low: number, high: number] | null;
   readonly cellVoltageV: number;
   readonly packTemperatureC: number | null;

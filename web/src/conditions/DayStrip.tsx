@@ -26,7 +26,7 @@ interface Props {
 
 const stepMin = 10;
 
-/** The hours of the day to scrub through: light, temperature, wind and gusts; what is chosen, every view reckons with. */
+/** The hours of the day to scrub through: light, temperature, wind and gusts; what is chosen, every view uses. */
 export function DayStrip({ conditions }: Props) {
   const edit = useRecords((state) => state.edit);
   const { write } = useWriter();

@@ -7,7 +7,7 @@ import { useAircraft, useConditions } from '../state/current';
 import { useWriter } from '../state/units';
 import styles from './Ribbon.module.css';
 
-/** The weather that every view reckons with, in one line, with the wind at flying height as it results. */
+/** The weather that every view uses, in one line, with the wind at flying height as it results. */
 export function Ribbon({ onChange }: { readonly onChange: () => void }) {
   const conditions = useConditions();
   const aircraft = useAircraft();

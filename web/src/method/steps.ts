@@ -28,7 +28,7 @@ export interface Told {
   readonly conditions: DayAtPlace;
   readonly estimate: Estimate;
   readonly explained: Explanation;
-  /** What is planned; null while it is being reckoned. */
+  /** What is planned; null while it is being computed. */
   readonly planned: PlannedFigures | null;
 }
 

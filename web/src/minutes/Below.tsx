@@ -127,7 +127,7 @@ function useShownFlight({ aircraft, request, estimate, band, fresh }: Props): Sh
   }, [aircraft, request, estimate, band, fresh]);
 }
 
-/** The ledger costs some hundred flights, so it is reckoned away from the screen, and only while it shows. */
+/** The ledger costs some hundred flights, so it is computed away from the screen, and only while it shows. */
 function LedgerOf({ request, estimate, aircraft, battery, conditions, band, fresh }: Props) {
   const { known } = beliefAbout(aircraft);
   const ledger = useLedger(request, known);

@@ -84,7 +84,7 @@ export function MannersDrawer({ aircraft, opened, onClose, onChange }: Props) {
   );
 }
 
-/** The airspeed at which the chosen battery lasts longest in this air, m/s; null until it can be reckoned. */
+/** The airspeed at which the chosen battery lasts longest in this air, m/s; null until it can be computed. */
 function useThriftySpeedMps(request: EstimateRequest | null, aircraft: AircraftRecord): number | null {
   const { middle } = beliefAbout(aircraft);
   return useMemo(() => {

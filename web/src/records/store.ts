@@ -22,7 +22,7 @@ import { Saver } from './saver';
 import type { Edit, Records } from './state';
 import { comesOrGoes, History, type How, keyOfStep, numberedBefore } from './undoHistory';
 
-/** Minutes are reckoned from these; they are read first. */
+/** Minutes are computed from these; they are read first. */
 const firstKinds: readonly Kind[] = ['places', 'days', 'aircraft', 'batteries', 'fits'];
 const otherKinds = kinds.filter((kind) => !firstKinds.includes(kind));
 

@@ -42,7 +42,7 @@ import { missInWords } from './words';
 
 const TestChart = lazyChart(() => import('./TestChart').then((module) => module.TestChart));
 
-/** One test: its headline, the estimated curve with what was read, and three ways of reckoning it. */
+/** One test: its headline, the estimated curve with what was read, and three ways of projecting it. */
 export function TestDetail({ row }: { readonly row: TestRow }) {
   const { record, battery } = row;
   const { test, weather } = record;

@@ -38,7 +38,7 @@ interface Props {
   readonly aircraft: AircraftRecord;
   readonly battery: BatteryRecord;
   readonly conditions: DayAtPlace;
-  /** The gauge to turn back at; null where there is none, or it is being reckoned. */
+  /** The gauge to turn back at; null where there is none, or it is being computed. */
   readonly turnBackCharge: number | null;
   /** Why this flight is not to be flown, in words; null where nothing stands against it. */
   readonly refusal: string | null;

@@ -39,7 +39,7 @@ export function testsToFlyNext(
 /** The fit of some flights as it comes about. */
 export interface Fitting {
   readonly outcome: Outcome<Fit> | null;
-  /** 0–1 while it is reckoned, else null. */
+  /** 0–1 while it is computed, else null. */
   readonly progress: number | null;
   readonly trouble: string | null;
   /** Whether it was ended before its time. */

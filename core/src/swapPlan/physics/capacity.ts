@@ -27,7 +27,7 @@ const coldC = 15;
 const finestCharge = 0.001;
 const finestWarmthC = 0.25;
 const keptCharge = 1 / finestCharge + 1;
-/** Numbers held at most; older ones are reckoned anew. */
+/** Numbers held at most; older ones are computed again. */
 const maxHeld = 3_000_000;
 
 /** What the packs of a fleet have, in some of its draws. */

@@ -157,7 +157,7 @@ test('what a pack has in an air hangs on that air alone, not on which one was as
   }
 });
 
-test('between two hours a stretch is straight between theirs: as it would be reckoned for that quarter, nearer to the hour that is nearer', () => {
+test('between two hours a stretch is straight between theirs: as it would be computed for that quarter, nearer to the hour that is nearer', () => {
   const { conditions, ...request } = steadyRequest(3, {
     shots: 3,
     packs: 1,

@@ -34,7 +34,7 @@ export interface Stretches {
   work(take: Take): Stretch;
 }
 
-/** Each stretch is reckoned once, since takes of a shot are alike; a flight has fewer than 1,024 shots to choose from. */
+/** Each stretch is computed once, since takes of a shot are alike; a flight has fewer than 1,024 shots to choose from. */
 abstract class HeldStretches implements Stretches {
   private readonly stretches = new Map<number, Stretch>();
 
@@ -70,7 +70,7 @@ interface DrawnAircraft {
 }
 
 /**
- * Flights of one kind of pack in one weather, reckoned as sums: a power weighs by the amperes it draws from a pack that is 60 %
+ * Flights of one kind of pack in one weather, computed as sums: a power weighs by the amperes it draws from a pack that is 60 %
  * full, against those of a hover. Energy is not enough: a pack sags under load. Held to flights flown step by step in
  * `equivalents.test`; every flight of a plan is flown so before it is told.
  */

@@ -104,7 +104,7 @@ interface Ways {
   readonly home: readonly PowerLeg[];
 }
 
-/** The ways of one aircraft in one air, each reckoned when it is first flown: powers are most of the work, and packs share them. */
+/** The ways of one aircraft in one air, each computed when it is first flown: powers are most of the work, and packs share them. */
 export class WaysInAir {
   private readonly outs = new Map<number, Outcome<readonly PowerLeg[]>>();
   private readonly atTakes = new Map<number, Outcome<Omit<Ways, 'out'>>>();

@@ -236,14 +236,14 @@ export class Verdicts {
     return this.capacities.of(pack, state, weather);
   }
 
-  /** Weathers that are reckoned with; what lies between two of them takes no less than in the better one. */
+  /** Weathers that are computed; what lies between two of them takes no less than in the better one. */
   get ownWeathers(): number[] {
     const { weathers, rowWeathers } = this.problem;
     const own = weathers.flatMap((one, weather) => (one && !this.rowsAround(weather) ? [weather] : []));
     return [...own, ...rowWeathers.map((_, row) => weathers.length + row)];
   }
 
-  /** The rows that a quarter of an hour lies between, and how far from the first to the second; in the likeliest world it is reckoned itself. */
+  /** The rows that a quarter of an hour lies between, and how far from the first to the second; in the likeliest world it is computed itself. */
   private rowsAround(weather: number): { readonly row: number; readonly share: number } | null {
     const { weathers, rowWeathers } = this.problem;
     if (this.count === 0 || weather >= weathers.length) return null;
