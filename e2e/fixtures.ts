@@ -57,7 +57,7 @@ export class RunningApp {
 
 /** `app` holds the example, `emptyApp` nothing. */
 export const test = base.extend<{ app: RunningApp; emptyApp: RunningApp }, { exampleFolder: string }>({
-  /** The example is reckoned once by each worker; each test gets a copy. */
+  /** The example is computed once by each worker; each test gets a copy. */
   exampleFolder: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the fixtures' names from the pattern
     async ({}, use) => {

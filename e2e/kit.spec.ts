@@ -32,7 +32,7 @@ test('kit by mouse: choose several, charge and fly them, undo in one step, damag
     await expect(page.getByLabel('Charge of Jay 2')).toHaveValue('99');
   });
 
-  await test.step('a damaged one is neither reckoned with nor planned', async () => {
+  await test.step('a damaged one is neither counted nor planned', async () => {
     await pick(page, 'State of Jay 5', 'damaged');
     await page.getByRole('link', { name: /^Minutes/ }).click();
     const rows = page.getByRole('list', { name: 'Batteries' }).getByRole('listitem');

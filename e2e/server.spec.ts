@@ -59,7 +59,7 @@ test('a sick database is refused in plain words, without a stack trace', async (
   expect(ended.stderr.trim()).toMatch(/^Acorn Tally cannot start\. .* put a backup in its place\.$/);
 });
 
-test('however much is reckoned, health and records answer; what is too much is asked to come again', async ({
+test('however much is computed, health and records answer; what is too much is asked to come again', async ({
   app,
   request,
 }) => {
@@ -82,14 +82,14 @@ test('however much is reckoned, health and records answer; what is too much is a
     draws: 4096,
   };
   const giveUp = new AbortController();
-  const reckon = (signal?: AbortSignal) =>
+  const compute = (signal?: AbortSignal) =>
     fetch(api(app, 'estimates'), {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(heaviest),
       signal,
     });
-  const asked = Array.from({ length: 4 }, () => reckon());
+  const asked = Array.from({ length: 4 }, () => compute());
   const tookMs: number[] = [];
   for (let i = 0; i < 20; i++) {
     for (const path of ['health', 'batteries', 'places']) {
@@ -100,12 +100,12 @@ test('however much is reckoned, health and records answer; what is too much is a
   }
   tookMs.sort((a, b) => a - b);
   console.log(
-    `  while four of the heaviest are reckoned: median ${tookMs[30]?.toFixed(0)} ms, slowest ${tookMs.at(-1)?.toFixed(0)} ms`,
+    `  while four of the heaviest are computed: median ${tookMs[30]?.toFixed(0)} ms, slowest ${tookMs.at(-1)?.toFixed(0)} ms`,
   );
-  // More than can wait: some are told so at once. Who hangs up is reckoned for no longer.
+  // More than can wait: some are told so at once. Aborted when the client disconnects.
   const refused = new Promise<Response>((resolve) => {
     for (let i = 0; i < 24; i++)
-      reckon(giveUp.signal).then(
+      compute(giveUp.signal).then(
         (one) => one.status === 503 && resolve(one),
         () => undefined,
       );
