@@ -113,17 +113,17 @@ export { type Coefficients, priors } from './belief/priors';
 export { rejectionReasons } from './calibration/calibrate';
 export { checkedKnowledge } from './calibration/checkedKnowledge';
 export {
+  type EstimatedPack,
+  type EstimatedParameter,
   type Fit,
   type FitRequest,
-  type ForetoldFlight,
+  type FlightResult,
   fitOf,
-  type LearntPack,
-  type LearntParameter,
   type LeaveOneOut,
-  type TaughtFlight,
+  type PredictedFlight,
 } from './calibration/fit';
 export { type FlagCode, flagCodes } from './calibration/flags';
-export { type FitPosterior, knowledgeFrom, onlyPackOf, type Taught } from './calibration/knowledge';
+export { type FitPosterior, knowledgeFrom, onlyPackOf, type SentFit } from './calibration/knowledge';
 export { maxFlightsOfFit, maxPacksOfFit } from './calibration/limits';
 export type { CalibrationEvent, CalibrationReading } from './calibration/marks';
 export { modelVersion } from './calibration/modelVersion';

@@ -24,7 +24,7 @@ export interface CalibrationRequest {
 
 /** Why the model cannot say anything of a flight. */
 export const rejectionReasons = ['no-reading', 'cannot-be-flown', 'cannot-be-read'] as const;
-export type LeftAside = (typeof rejectionReasons)[number];
+export type RejectionReason = (typeof rejectionReasons)[number];
 
 /** A flight as the fit has it and as the box alone has it. */
 export interface KnownFlight {
@@ -39,7 +39,7 @@ export interface Calibrated {
   readonly found: PosteriorMode;
   readonly posterior: Posterior;
   readonly flights: readonly KnownFlight[];
-  readonly aside: readonly { readonly id: string; readonly why: LeftAside }[];
+  readonly aside: readonly { readonly id: string; readonly why: RejectionReason }[];
 }
 
 /**
@@ -56,7 +56,7 @@ export function calibrated(
   const names = unknownsOf(flownIds);
   const fromTheBox = names.map(() => 0);
   const packs = new Map(batteries.map((pack) => [pack.id, pack]));
-  const aside: { id: string; why: LeftAside }[] = [];
+  const aside: { id: string; why: RejectionReason }[] = [];
   const usable = flights.flatMap((flight) => {
     const pack = packs.get(flight.batteryId);
     if (!pack) throw new RangeError(`No battery ${flight.batteryId} among those of the request.`);
@@ -97,7 +97,7 @@ export function calibrated(
 /** No aircraft spends its charge so many times faster or slower than its box: such a reading is a slip (assumed). */
 const maxOffFactor = 5;
 
-function whyAside(ready: FittedFlight, fromTheBox: readonly number[]): LeftAside | null {
+function whyAside(ready: FittedFlight, fromTheBox: readonly number[]): RejectionReason | null {
   if (ready.marks.length === 0) return 'no-reading';
   const times = logTimesOf([ready], fromTheBox);
   if (!times.ok) return 'cannot-be-flown';
@@ -109,7 +109,7 @@ function whyAside(ready: FittedFlight, fromTheBox: readonly number[]): LeftAside
 }
 
 /** The true reason why no flight is left to learn from. */
-function nothingToLearn(why: readonly LeftAside[]) {
+function nothingToLearn(why: readonly RejectionReason[]) {
   if (why.includes('cannot-be-read'))
     return refuse(
       'nothing-to-learn',

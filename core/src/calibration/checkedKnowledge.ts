@@ -1,7 +1,7 @@
 import { type Knowledge, packOfHealth, type UnknownName } from '../belief/belief';
 import { priors } from '../belief/priors';
 import { type Outcome, refuse, success } from '../units/outcome';
-import type { Taught } from './knowledge';
+import type { SentFit } from './knowledge';
 import { modelVersion } from './modelVersion';
 import { learnedFrom } from './posterior';
 
@@ -15,7 +15,7 @@ const maxDeviations = 20;
  * The belief's part of a fit that was sent: drawn by its covariance, whatever else it says. Refused where its numbers do not go
  * together, its covariance is none, or it names what this model does not know.
  */
-export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: Taught): Outcome<Knowledge> {
+export function checkedKnowledge({ id, modelVersion: its, flown, posterior }: SentFit): Outcome<Knowledge> {
   if (its !== modelVersion) {
     return refuse(
       'not-a-fit',

@@ -5,7 +5,7 @@ import { eightInTenDeviations } from '../statistics/normalQuantile';
 import { median } from '../statistics/quantile';
 import { type Assumed, drawn } from '../units/assumed';
 import { type Outcome, success } from '../units/outcome';
-import { type Calibrated, type CalibrationRequest, calibrated, type LeftAside } from './calibrate';
+import { type Calibrated, type CalibrationRequest, calibrated, type RejectionReason } from './calibrate';
 import { checkedKnowledge } from './checkedKnowledge';
 import { type Finding, type Flag, findingsOf, flagOf } from './flags';
 import { defaultNoise, type NoiseLaw } from './flightNoise';
@@ -28,7 +28,7 @@ import { type Learnable, learnable, lnHealth, type PackAsKept } from './unknowns
  * A constant of the aircraft as it is believed after the flights, beside what was believed before; spreads are one deviation, for
  * a ratio as at its prior value.
  */
-export interface LearntParameter {
+export interface EstimatedParameter {
   readonly name: Learnable;
   readonly value: number;
   readonly spread: number;
@@ -39,7 +39,7 @@ export interface LearntParameter {
 }
 
 /** A pack: its capacity as a fraction of its label, and against the mean of the other flown packs. */
-export interface LearntPack {
+export interface EstimatedPack {
   readonly id: string;
   readonly health: { readonly value: number; readonly spread: number };
   readonly priorHealth: { readonly value: number; readonly spread: number };
@@ -54,7 +54,7 @@ export interface LearntPack {
 }
 
 /** A flight as it was foretold, to its last reading; eight of ten should lie between p10S and p90S. */
-export interface ForetoldFlight {
+export interface PredictedFlight {
   readonly estimatedS: number;
   readonly p10S: number;
   readonly p90S: number;
@@ -64,19 +64,19 @@ export interface ForetoldFlight {
 }
 
 /** What came of one flight. */
-export interface TaughtFlight {
+export interface FlightResult {
   readonly id: string;
   readonly flownS: number;
   /** Whether it taught; one that the pilot excluded did not. */
   readonly counts: boolean;
   /** Why the model says nothing of it. */
-  readonly aside: LeftAside | null;
+  readonly aside: RejectionReason | null;
   /** From the box alone. */
-  readonly before: ForetoldFlight | null;
+  readonly before: PredictedFlight | null;
   /** By the fit that knows it. */
   readonly after: { readonly estimatedS: number; readonly missFraction: number } | null;
   /** By a fit of all the others. */
-  readonly leftOut: ForetoldFlight | null;
+  readonly leftOut: PredictedFlight | null;
   readonly flagged: Flag | null;
 }
 
@@ -96,14 +96,14 @@ export interface Fit {
   /** Given to it where it is kept. */
   readonly id?: string | null;
   readonly modelVersion: string;
-  readonly parameters: readonly LearntParameter[];
-  readonly batteries: readonly LearntPack[];
+  readonly parameters: readonly EstimatedParameter[];
+  readonly batteries: readonly EstimatedPack[];
   /** How far flights of one aircraft, pack and style differ in power; no test takes it away. */
   readonly between: { readonly flightSpread: number };
   readonly posterior: FitPosterior;
   /** How many flights taught. */
   readonly flown: number;
-  readonly flights: readonly TaughtFlight[];
+  readonly flights: readonly FlightResult[];
   /** Null with fewer than two flights that count. */
   readonly leaveOneOut: LeaveOneOut | null;
   readonly nextTests: readonly NextTest[];
@@ -162,7 +162,11 @@ function shortened(value: number): number {
   return Number(value.toPrecision(6));
 }
 
-function learntParameter(name: Learnable, place: number, { mean, covariance }: Posterior): LearntParameter {
+function learntParameter(
+  name: Learnable,
+  place: number,
+  { mean, covariance }: Posterior,
+): EstimatedParameter {
   const prior: Assumed = priors[name];
   const deviation = Math.sqrt(covariance.get(place, place));
   const priorSpread = prior.kind === 'relative' ? prior.value * prior.spread : prior.spread;
@@ -181,7 +185,7 @@ function learntPack(
   packs: readonly PackAsKept[],
   names: readonly UnknownName[],
   { mean, covariance }: Posterior,
-): LearntPack {
+): EstimatedPack {
   const placeOf = ({ id }: PackAsKept) => names.indexOf(healthOfPack(id));
   const { middle, spread } = lnHealth(pack);
   const place = placeOf(pack);
@@ -196,7 +200,7 @@ function learntPack(
     againstOthers: place < 0 ? null : againstOthers(),
   };
 
-  function againstOthers(): LearntPack['againstOthers'] {
+  function againstOthers(): EstimatedPack['againstOthers'] {
     const others = packs.filter((one) => one !== pack && placeOf(one) >= 0);
     if (others.length === 0) return null;
     const slope = names.map(() => 0);
@@ -222,7 +226,7 @@ function learntPack(
 function taughtFlights(
   { flights }: FitRequest,
   { found, flights: known, aside }: Calibrated,
-): TaughtFlight[] {
+): FlightResult[] {
   const { mode } = found;
   const prior = posteriorOf(
     mode.map(() => 0),
@@ -260,7 +264,7 @@ function told(
   mode: readonly number[],
   posterior: Posterior,
   flownS: number,
-): ForetoldFlight {
+): PredictedFlight {
   const { missLn, spreadLn } = predictedTimes(linear, mode, posterior);
   const estimatedS = flownS * Math.exp(-missLn);
   return {
@@ -272,7 +276,7 @@ function told(
   };
 }
 
-function leaveOneOut(flights: readonly TaughtFlight[]): LeaveOneOut | null {
+function leaveOneOut(flights: readonly FlightResult[]): LeaveOneOut | null {
   const told = flights.flatMap(({ counts, leftOut, before, flownS }) =>
     counts && leftOut && before ? [{ leftOut, before, flownS }] : [],
   );

@@ -1,6 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { inSi, type Sentence, sentence } from '../units/sentence';
-import type { TaughtFlight } from './fit';
+import type { FlightResult } from './fit';
 import { covarianceOf } from './flightNoise';
 import { type Posterior, predictedTimes } from './posterior';
 import type { LinearFlight } from './search';
@@ -130,7 +130,7 @@ function named(
 const fewFlights = 3;
 
 /** What is to be said of the flights as a whole, in words. */
-export function findingsOf(flights: readonly TaughtFlight[], settled: boolean): Finding[] {
+export function findingsOf(flights: readonly FlightResult[], settled: boolean): Finding[] {
   const counted = flights.filter(({ counts }) => counts);
   const foretold = counted.flatMap(({ leftOut }) => (leftOut ? [leftOut] : []));
   const outside = foretold.filter(({ insideBand }) => !insideBand).length;

@@ -7,7 +7,7 @@ export interface FitPosterior extends Learned {
 }
 
 /** As much of a fit as a belief is made of. */
-export interface Taught {
+export interface SentFit {
   readonly id?: string | null;
   readonly modelVersion: string;
   readonly flown: number;
@@ -15,7 +15,7 @@ export interface Taught {
 }
 
 /** A fit of ours as it is kept. */
-export type KeptFit = Taught & { readonly posterior: FitPosterior };
+export type KeptFit = SentFit & { readonly posterior: FitPosterior };
 
 /** The belief's part of a fit of ours; from the box where it was made with other laws, whose deviations mean something else. */
 export function knowledgeFrom({ id, modelVersion: its, flown, posterior }: KeptFit): Knowledge {
@@ -28,7 +28,7 @@ export function knowledgeFrom({ id, modelVersion: its, flown, posterior }: KeptF
 }
 
 /** The pack that a fit knows, where it knows one only: then who names none means that one. */
-export function onlyPackOf({ posterior }: Pick<Taught, 'posterior'>): string | null {
+export function onlyPackOf({ posterior }: Pick<SentFit, 'posterior'>): string | null {
   const packs = posterior.names.map(packOfHealth).filter((id) => id !== null);
   return packs.length === 1 ? (packs[0] as string) : null;
 }

@@ -1,5 +1,5 @@
 import { type Sentence, sentence } from '../units/sentence';
-import type { LearntPack } from './fit';
+import type { EstimatedPack } from './fit';
 
 /** A pack must give so much less than the others, beyond its own spread, before it is told apart (assumed). */
 const minLess = 0.03;
@@ -7,7 +7,7 @@ const minLess = 0.03;
 export type PackAdvice = Sentence<'gives-less' | 'as-the-others'>;
 
 /** What follows from what flights taught of a pack: one that clearly gives less than the others is for short shots. Null for one without others. */
-export function packAdvice({ againstOthers }: Pick<LearntPack, 'againstOthers'>): PackAdvice | null {
+export function packAdvice({ againstOthers }: Pick<EstimatedPack, 'againstOthers'>): PackAdvice | null {
   if (!againstOthers) return null;
   const { value, spread } = againstOthers;
   if (value + spread < -minLess) {

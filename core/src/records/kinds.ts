@@ -41,46 +41,46 @@ interface KindOfRecord<K extends Kind> {
   /** The fields that name another record, or several, and of which kind that is. */
   readonly refersTo: Partial<Record<keyof Content<K>, Kind>>;
   /** The field that a person calls it by; without one it is counted. */
-  readonly calledBy: keyof Content<K> | null;
+  readonly nameField: keyof Content<K> | null;
   /** A record of which it makes no sense without: what is removed with it needs no asking. */
-  readonly goesWith?: keyof Content<K>;
+  readonly ownedBy?: keyof Content<K>;
 }
 
 /** The one list of kinds, from what is referred to to what refers to it. */
 export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
-  places: { path: 'places', noun: 'place', nouns: 'places', refersTo: {}, calledBy: 'name' },
-  days: { path: 'days', noun: 'day', nouns: 'days', refersTo: { placeId: 'places' }, calledBy: null },
-  aircraft: { path: 'aircraft', noun: 'aircraft', nouns: 'aircraft', refersTo: {}, calledBy: 'name' },
+  places: { path: 'places', noun: 'place', nouns: 'places', refersTo: {}, nameField: 'name' },
+  days: { path: 'days', noun: 'day', nouns: 'days', refersTo: { placeId: 'places' }, nameField: null },
+  aircraft: { path: 'aircraft', noun: 'aircraft', nouns: 'aircraft', refersTo: {}, nameField: 'name' },
   batteries: {
     path: 'batteries',
     noun: 'battery',
     nouns: 'batteries',
     refersTo: { aircraftId: 'aircraft' },
-    calledBy: 'label',
+    nameField: 'label',
   },
-  chargers: { path: 'chargers', noun: 'charger', nouns: 'chargers', refersTo: {}, calledBy: 'name' },
+  chargers: { path: 'chargers', noun: 'charger', nouns: 'chargers', refersTo: {}, nameField: 'name' },
   testFlights: {
     path: 'test-flights',
     noun: 'test flight',
     nouns: 'test flights',
     refersTo: { aircraftId: 'aircraft', batteryId: 'batteries' },
-    calledBy: null,
+    nameField: null,
   },
   timedCharges: {
     path: 'timed-charges',
     noun: 'timed charge',
     nouns: 'timed charges',
     refersTo: { chargerId: 'chargers', batteryId: 'batteries' },
-    calledBy: null,
-    goesWith: 'chargerId',
+    nameField: null,
+    ownedBy: 'chargerId',
   },
   fits: {
     path: 'fits',
     noun: 'fit',
     nouns: 'fits',
     refersTo: { aircraftId: 'aircraft' },
-    calledBy: null,
-    goesWith: 'aircraftId',
+    nameField: null,
+    ownedBy: 'aircraftId',
   },
   shoots: {
     path: 'shoots',
@@ -92,23 +92,23 @@ export const recordKinds: { readonly [K in Kind]: KindOfRecord<K> } = {
       dayId: 'days',
       batteryIds: 'batteries',
     },
-    calledBy: 'name',
+    nameField: 'name',
   },
   plans: {
     path: 'plans',
     noun: 'kept plan',
     nouns: 'kept plans',
     refersTo: { shootId: 'shoots' },
-    calledBy: null,
-    goesWith: 'shootId',
+    nameField: null,
+    ownedBy: 'shootId',
   },
   liftOffs: {
     path: 'lift-offs',
     noun: 'lift-off card',
     nouns: 'lift-off cards',
     refersTo: { batteryId: 'batteries' },
-    calledBy: null,
-    goesWith: 'batteryId',
+    nameField: null,
+    ownedBy: 'batteryId',
   },
 };
 
@@ -142,8 +142,8 @@ type AnyContent = Readonly<Record<string, unknown>>;
 
 /** Users of one kind as a person names them: "battery Jay 1", or how many there are: "7 test flights". */
 export function usersInWords(kind: Kind, users: readonly object[]): string[] {
-  const { noun, nouns, calledBy } = recordKinds[kind];
-  if (calledBy) return users.map((user) => `${noun} ${(user as AnyContent)[calledBy]}`);
+  const { noun, nouns, nameField } = recordKinds[kind];
+  if (nameField) return users.map((user) => `${noun} ${(user as AnyContent)[nameField]}`);
   if (users.length === 0) return [];
   return [users.length === 1 ? `one ${noun}` : `${users.length} ${nouns}`];
 }

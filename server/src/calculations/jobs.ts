@@ -27,8 +27,8 @@ import {
   type ReturnRequest,
   reaches,
   returnInFull,
+  type SentFit,
   success,
-  type Taught,
 } from '@acorn-tally/core';
 import { planInSi } from './planInSi';
 import { returnInSi } from './returnInSi';
@@ -40,7 +40,7 @@ interface Drawn {
 
 /** What a request may bring of what flights taught. */
 interface Known {
-  readonly fit?: Taught | null;
+  readonly fit?: SentFit | null;
 }
 
 /** All that is computed for a request: pure, from plain values to plain values, so that any thread can do it. */
@@ -93,14 +93,14 @@ export const jobs = {
 /** The battery of the request; that of the fit where it knows one only and none is named. */
 function withPack<Request extends { readonly batteryId?: string | null }>(
   request: Request,
-  fit: Taught | null | undefined,
+  fit: SentFit | null | undefined,
 ): Request {
   return fit && request.batteryId == null ? { ...request, batteryId: onlyPackOf(fit) } : request;
 }
 
 /** By the fit that was sent, else from the box. */
 function believed<Answer>(
-  fit: Taught | null | undefined,
+  fit: SentFit | null | undefined,
   drawn: DrawCount,
   answer: (belief: Belief) => Outcome<Answer>,
 ): Outcome<Answer> {

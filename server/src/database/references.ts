@@ -55,9 +55,9 @@ async function absent(reader: Reader, kind: Kind, ids: readonly string[]): Promi
 }
 
 /** Of a user only what it is called is read: a test flight carries a whole estimate. */
-function nameField(kind: Kind, records: RecordTable): Record<string, SQLiteColumn> {
+function nameColumn(kind: Kind, records: RecordTable): Record<string, SQLiteColumn> {
   const columns = getTableColumns(records) as Readonly<Record<string, SQLiteColumn>>;
-  const field = (recordKinds[kind].calledBy as string | null) ?? 'id';
+  const field = (recordKinds[kind].nameField as string | null) ?? 'id';
   return { [field]: columns[field] as SQLiteColumn };
 }
 
@@ -65,12 +65,12 @@ function nameField(kind: Kind, records: RecordTable): Record<string, SQLiteColum
 async function usersOf(reader: Reader, kind: Kind, id: string): Promise<Map<Kind, object[]>> {
   const users = new Map<Kind, object[]>();
   for (const { kind: from, field } of referrersTo(kind)) {
-    if (recordKinds[from].goesWith === field) continue;
+    if (recordKinds[from].ownedBy === field) continue;
     const { table, target, owner } = keptIn(from, field);
     const records = tables[from] as RecordTable;
     const naming = reader.select({ id: owner }).from(table).where(eq(target, id));
     const found = await reader
-      .select(nameField(from, records))
+      .select(nameColumn(from, records))
       .from(records)
       .where(and(isNull(records.deletedAt), inArray(records.id, naming as never)));
     users.set(from, [...(users.get(from) ?? []), ...found]);
@@ -93,7 +93,7 @@ export async function removeWhatGoesWith(
   deletedAt: string,
 ): Promise<void> {
   for (const { kind: from, field } of referrersTo(kind)) {
-    if (recordKinds[from].goesWith !== field) continue;
+    if (recordKinds[from].ownedBy !== field) continue;
     const { target } = keptIn(from, field);
     const records = tables[from] as RecordTable;
     await transaction

@@ -6,7 +6,7 @@ import type { PendingWrite } from '../records/outbox';
 export function titleOf({ kind, mine, base, halt }: PendingWrite): string {
   const theirs = halt?.why === 'changed' ? halt.theirs : null;
   const known = mine ?? theirs ?? (typeof base === 'string' ? null : base);
-  const { noun, calledBy } = recordKinds[kind];
-  const name = calledBy && (known as Readonly<Record<string, unknown>> | null)?.[calledBy as string];
+  const { noun, nameField } = recordKinds[kind];
+  const name = nameField && (known as Readonly<Record<string, unknown>> | null)?.[nameField as string];
   return typeof name === 'string' ? `${capitalize(noun)} ${name}` : `A ${noun}`;
 }

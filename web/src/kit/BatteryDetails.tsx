@@ -147,7 +147,7 @@ export function BatteryDetails({ battery, packNow }: Props) {
         value={keeping?.healthMeasuredOn ?? ''}
         onChange={(day) => changeKeeping({ healthMeasuredOn: day || null }, 'day of the health test')}
       />
-      <LearntHealth battery={battery} />
+      <EstimatedHealth battery={battery} />
       <div className={styles.notes}>
         <TextField
           stacked
@@ -164,7 +164,7 @@ const maxTold = 6;
 const monthMs = 30 * 86_400_000;
 
 /** What each fit said of the pack, by its date, and how that went on; nothing where none did. */
-function LearntHealth({ battery }: { readonly battery: BatteryRecord }) {
+function EstimatedHealth({ battery }: { readonly battery: BatteryRecord }) {
   const fits = useRecords((state) => state.fits);
   const clock = useClock();
   const { say } = useWriter();

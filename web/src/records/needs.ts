@@ -12,7 +12,7 @@ function naming(data: Data, kind: Kind, field: string, id: string): readonly Any
 
 /** Who needs a record, in words. */
 export function usersOf(data: Data, kind: Kind, id: string): string[] {
-  const fields = referrersTo(kind).filter(({ kind: from, field }) => recordKinds[from].goesWith !== field);
+  const fields = referrersTo(kind).filter(({ kind: from, field }) => recordKinds[from].ownedBy !== field);
   return fields.flatMap(({ kind: from, field }) => usersInWords(from, naming(data, from, field, id)));
 }
 
@@ -20,7 +20,7 @@ export function usersOf(data: Data, kind: Kind, id: string): string[] {
 export function removingWhole(data: Data, kind: Kind, id: string): Change[] {
   const record = find(data, kind, id);
   if (!record) return [];
-  const fields = referrersTo(kind).filter(({ kind: from, field }) => recordKinds[from].goesWith === field);
+  const fields = referrersTo(kind).filter(({ kind: from, field }) => recordKinds[from].ownedBy === field);
   const goingWith = fields.flatMap(({ kind: from, field }) =>
     naming(data, from, field, id).map((one) => removing(from, one as never)),
   );

@@ -1,4 +1,4 @@
-import type { TaughtFlight } from '@acorn-tally/core';
+import type { FlightResult } from '@acorn-tally/core';
 import type { ChartData, ChartDataset, ChartOptions } from 'chart.js';
 import { useMemo } from 'react';
 import { Scatter } from 'react-chartjs-2';
@@ -6,7 +6,7 @@ import { token } from '../charts/setup';
 import styles from './Taught.module.css';
 
 interface Props {
-  readonly flights: readonly TaughtFlight[];
+  readonly flights: readonly FlightResult[];
   /** What to call a flight where it is pointed at. */
   readonly nameOf: (id: string) => string;
 }
@@ -31,7 +31,7 @@ interface Point {
   readonly name?: string;
 }
 
-function chartOf(flights: readonly TaughtFlight[], nameOf: (id: string) => string) {
+function chartOf(flights: readonly FlightResult[], nameOf: (id: string) => string) {
   const [spend, soft, ink] = [token('spend'), token('spend-soft'), token('ink-soft')];
   const counted = flights.filter(({ counts }) => counts);
   const minute = (seconds: number) => seconds / 60;

@@ -1,9 +1,9 @@
 import {
   type Aircraft,
+  type EstimatedParameter,
   type Fit,
   type FitChanges,
   type Learnable,
-  type LearntParameter,
   priors,
   sentence,
   type WayToKnow,
@@ -156,7 +156,7 @@ const onSheet: Partial<Record<Learnable, keyof Aircraft>> = {
   hiddenCharge: 'hiddenCharge',
 };
 
-function isOnSheet({ name }: LearntParameter, sheet: Aircraft): boolean {
+function isOnSheet({ name }: EstimatedParameter, sheet: Aircraft): boolean {
   const field = onSheet[name];
   return field !== undefined && sheet[field] != null;
 }

@@ -1,23 +1,23 @@
 import {
+  type EstimatedPack,
+  type EstimatedParameter,
   type Fit,
   type FitPosterior,
   type FlagCode,
-  type ForetoldFlight,
+  type FlightResult,
   flagCodes,
   type Learnable,
-  type LearntPack,
-  type LearntParameter,
   type LeaveOneOut,
   learnable,
   maxFlightsOfFit,
   maxPacksOfFit,
   maxTestsTold,
   type NextTest,
+  type PredictedFlight,
   type Quantity,
   rejectionReasons,
   type Style,
   styles,
-  type TaughtFlight,
   type TestPattern,
   type TestTwist,
   testPatterns,
@@ -47,7 +47,7 @@ const seconds = within('The time', 0, 1e6);
 const fraction = within('The fraction', -1, 1e6);
 const count = { ...within('The number', 0, maxFlightsOfFit), whole: true };
 
-export class LearntParameterDto implements LearntParameter {
+export class EstimatedParameterDto implements EstimatedParameter {
   @OneOf(learnable) name: Learnable;
   @InRange(anything) value: number;
   @InRange(spread) spread: number;
@@ -66,7 +66,7 @@ export class AgainstOthersDto extends ValueAndSpreadDto {
   @InRange(spread) priorSpread: number;
 }
 
-export class LearntPackDto implements LearntPack {
+export class EstimatedPackDto implements EstimatedPack {
   @Id() id: string;
   @Part(() => ValueAndSpreadDto) health: ValueAndSpreadDto;
   @Part(() => ValueAndSpreadDto) priorHealth: ValueAndSpreadDto;
@@ -85,7 +85,7 @@ export class PosteriorDto implements FitPosterior {
   @NumberRows(maxUnknowns) factor: number[][];
 }
 
-export class ForetoldFlightDto implements ForetoldFlight {
+export class PredictedFlightDto implements PredictedFlight {
   @InRange(seconds) estimatedS: number;
   @InRange(seconds) p10S: number;
   @InRange(seconds) p90S: number;
@@ -103,14 +103,14 @@ export class FlagDto extends SentenceDto {
   @InRange(anything) deviations: number;
 }
 
-export class TaughtFlightDto implements TaughtFlight {
+export class FlightResultDto implements FlightResult {
   @Id() id: string;
   @InRange(seconds) flownS: number;
   @YesNo() counts: boolean;
-  @OneOf(rejectionReasons, optional) aside: TaughtFlight['aside'];
-  @Part(() => ForetoldFlightDto, optional) before: ForetoldFlightDto | null;
+  @OneOf(rejectionReasons, optional) aside: FlightResult['aside'];
+  @Part(() => PredictedFlightDto, optional) before: PredictedFlightDto | null;
   @Part(() => AfterDto, optional) after: AfterDto | null;
-  @Part(() => ForetoldFlightDto, optional) leftOut: ForetoldFlightDto | null;
+  @Part(() => PredictedFlightDto, optional) leftOut: PredictedFlightDto | null;
   @Part(() => FlagDto, optional) flagged: FlagDto | null;
 }
 
@@ -137,12 +137,12 @@ export class NextTestDto implements NextTest {
 export class FitDto implements Fit {
   @Id(optional) id?: string | null;
   @Text() modelVersion: string;
-  @Part(() => LearntParameterDto, { most: learnable.length }) parameters: LearntParameterDto[];
-  @Part(() => LearntPackDto, { most: maxPacksOfFit }) batteries: LearntPackDto[];
+  @Part(() => EstimatedParameterDto, { most: learnable.length }) parameters: EstimatedParameterDto[];
+  @Part(() => EstimatedPackDto, { most: maxPacksOfFit }) batteries: EstimatedPackDto[];
   @Part(() => BetweenDto) between: BetweenDto;
   @Part(() => PosteriorDto) posterior: PosteriorDto;
   @InRange(count) flown: number;
-  @Part(() => TaughtFlightDto, { most: maxFlightsOfFit }) flights: TaughtFlightDto[];
+  @Part(() => FlightResultDto, { most: maxFlightsOfFit }) flights: FlightResultDto[];
   @Part(() => LeaveOneOutDto, optional) leaveOneOut: LeaveOneOutDto | null;
   @Part(() => NextTestDto, { most: maxTestsTold }) nextTests: NextTestDto[];
   @Part(() => SentenceDto, { most: maxFindings }) findings: SentenceDto[];
