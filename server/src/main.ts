@@ -37,10 +37,12 @@ async function serve(): Promise<void> {
   console.log(`Acorn Tally: ${await app.getUrl()}  (data in ${dataFolder}; Ctrl-C stops)`);
 }
 
+/** Without the rest of the server, which would purge what is old when it starts. */
 async function backUp(file: string): Promise<void> {
-  const context = await NestFactory.createApplicationContext(AppModule, quietly);
-  await context.get(Database).backUp(file);
-  await context.close();
+  const { dataFolder, migrationsFolder } = serverConfig();
+  const database = await Database.open(dataFolder, migrationsFolder);
+  await database.backUp(file);
+  await database.close();
   console.log(`Backed up to ${file}.`);
 }
 

@@ -14,7 +14,6 @@ import {
   maxTestsTold,
   type NextTest,
   type PredictedFlight,
-  type Quantity,
   rejectionReasons,
   type Style,
   styles,
@@ -26,20 +25,13 @@ import {
 } from '@acorn-tally/core';
 import { SentenceDto } from '../../http/dto/sentence.dto';
 import { Id, InRange, NumberRows, Numbers, OneOf, Part, Text, Texts, YesNo } from '../../http/fields';
+import { within } from '../../http/within';
 
 /** A fit as `/calibrations` answers it, so that it can be kept and sent. */
 const optional = { optional: true };
 const maxUnknowns = learnable.length + maxPacksOfFit;
 const maxFindings = 10;
 
-const within = (label: string, min: number, max: number): Quantity => ({
-  label,
-  unit: '',
-  siPerUnit: 1,
-  min,
-  max,
-  step: 1,
-});
 const anything = within('The value', -1e9, 1e9);
 const spread = within('The spread', 0, 1e9);
 const share = within('The share', 0, 1);

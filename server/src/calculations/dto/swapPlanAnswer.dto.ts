@@ -6,7 +6,6 @@ import {
   type PlanCautionCode,
   type PlanFigures,
   planCautionCodes,
-  type Quantity,
   ranges,
   type Sentence,
   type SpanKind,
@@ -19,17 +18,10 @@ import {
 } from '@acorn-tally/core';
 import { SentenceDto } from '../../http/dto/sentence.dto';
 import { InRange, Instant, many, OneOf, Part, Real, Text, Texts, Values, YesNo } from '../../http/fields';
+import { within } from '../../http/within';
 import { WaitDto } from './swapPlan.dto';
 
 const optional = { optional: true };
-const within = (label: string, min: number, max: number): Quantity => ({
-  label,
-  unit: '',
-  siPerUnit: 1,
-  min,
-  max,
-  step: 1,
-});
 const charge = within('The charge', -0.2, 1);
 const count = { ...within('The number', 0, 1000), whole: true };
 
